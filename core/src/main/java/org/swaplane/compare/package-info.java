@@ -1,0 +1,4 @@
+/**
+ * Where two texts differ. Entry type: {@link org.swaplane.compare.TextDifference}.
+ */
+package org.swaplane.compare;

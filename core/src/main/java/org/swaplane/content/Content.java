@@ -1,0 +1,137 @@
+package org.swaplane.content;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/**
+ * What stands in one source or target: runs of text and tags, in order. Immutable; neighbouring texts are one text, and there
+ * is no empty text.
+ */
+public record Content(List<Run> runs) {
+    public static final Content EMPTY = new Content(List.of());
+
+    public Content {
+        runs = joined(runs);
+    }
+
+    public static Content of(String text) {
+        return text.isEmpty() ? EMPTY : new Content(List.of(new Text(text)));
+    }
+
+    public static Content of(Run... runs) {
+        return new Content(List.of(runs));
+    }
+
+    private static List<Run> joined(List<Run> runs) {
+        List<Run> result = new ArrayList<>(runs.size());
+        for (Run run : runs) {
+            Run last = result.isEmpty() ? null : result.get(result.size() - 1);
+            if (run instanceof Text text && last instanceof Text before) {
+                result.set(result.size() - 1, new Text(before.value() + text.value()));
+            } else if (run instanceof Tag || run.length() > 0) {
+                result.add(run);
+            }
+        }
+        return List.copyOf(result);
+    }
+
+    /** The text with tags left out; offsets of findings count in it (UTF-16 units, 0-based, half-open). */
+    public String plainText() {
+        if (runs.size() == 1 && runs.get(0) instanceof Text text) {
+            return text.value();
+        }
+        return runs.stream()
+                .filter(Text.class::isInstance)
+                .map(run -> ((Text) run).value())
+                .collect(Collectors.joining());
+    }
+
+    public List<Tag> tags() {
+        return runs.stream().filter(Tag.class::isInstance).map(Tag.class::cast).toList();
+    }
+
+    public boolean isEmpty() {
+        return runs.isEmpty();
+    }
+
+    /** Whether both hold the same text and the same tags in the same order, however a file writes the tags. */
+    public boolean sameAs(Content other) {
+        if (runs.size() != other.runs.size()) {
+            return false;
+        }
+        for (int i = 0; i < runs.size(); i++) {
+            Run mine = runs.get(i);
+            Run theirs = other.runs.get(i);
+            boolean same = mine instanceof Tag tag && theirs instanceof Tag otherTag
+                    ? tag.matches(otherTag)
+                    : mine.equals(theirs);
+            if (!same) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** This content with plain text {@code [start, end)} replaced; tags stay where they are, inside the range at its end. */
+    public Content replaceText(int start, int end, String replacement) {
+        List<Run> result = new ArrayList<>();
+        int at = 0;
+        boolean written = false;
+        for (Run run : runs) {
+            int next = at + run.length();
+            if (run instanceof Text text) {
+                if (!written && start <= next) {
+                    result.add(new Text(text.value().substring(0, start - at)));
+                    result.add(new Text(replacement));
+                    written = true;
+                    result.add(new Text(text.value().substring(Math.min(text.length(), end - at))));
+                } else {
+                    int from = Math.max(0, Math.min(text.length(), end - at));
+                    result.add(new Text(written ? text.value().substring(from) : text.value()));
+                }
+            } else {
+                result.add(run);
+            }
+            at = next;
+        }
+        if (!written) {
+            result.add(new Text(replacement));
+        }
+        return new Content(result);
+    }
+
+    /** This content with {@code tag} put in at an offset of the plain text, before any tag that stands there already. */
+    public Content insertTag(int offset, Tag tag) {
+        List<Run> result = new ArrayList<>();
+        int at = 0;
+        boolean written = false;
+        for (Run run : runs) {
+            int next = at + run.length();
+            if (!written && offset == at) {
+                result.add(tag);
+                written = true;
+            }
+            if (!written && run instanceof Text text && offset < next) {
+                result.add(new Text(text.value().substring(0, offset - at)));
+                result.add(tag);
+                result.add(new Text(text.value().substring(offset - at)));
+                written = true;
+            } else {
+                result.add(run);
+            }
+            at = next;
+        }
+        if (!written) {
+            result.add(tag);
+        }
+        return new Content(result);
+    }
+
+    /** This content followed by {@code run}. */
+    public Content plus(Run run) {
+        List<Run> result = new ArrayList<>(runs);
+        result.add(run);
+        return new Content(result);
+    }
+}

@@ -1,0 +1,26 @@
+package org.swaplane.document;
+
+import java.util.List;
+
+/**
+ * A bilingual document as read: nothing in it changes; edits are made beside it.
+ *
+ * @param format id of the format, such as {@code xliff-1.2}
+ * @param encoding IANA name of the character encoding, with {@code +BOM} where the file starts with a byte order mark
+ */
+public record BilingualDocument(
+        String format, String encoding, List<Part> parts, List<Segment> segments, List<Problem> problems) {
+    public BilingualDocument {
+        parts = List.copyOf(parts);
+        segments = List.copyOf(segments);
+        problems = List.copyOf(problems);
+    }
+
+    public String sourceLanguage() {
+        return parts.isEmpty() ? "" : parts.get(0).sourceLanguage();
+    }
+
+    public String targetLanguage() {
+        return parts.isEmpty() ? "" : parts.get(0).targetLanguage();
+    }
+}

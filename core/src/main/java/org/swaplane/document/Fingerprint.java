@@ -1,0 +1,44 @@
+package org.swaplane.document;
+
+import com.ibm.icu.text.Normalizer2;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.regex.Pattern;
+import org.swaplane.content.Content;
+import org.swaplane.content.TagNotation;
+
+/** Recognising the same source again: a hash of its text with tags as numbered symbols, after NFC and folded white space. */
+public final class Fingerprint {
+    private static final Pattern WHITE_SPACE = Pattern.compile("\\p{IsWhite_Space}+");
+
+    private Fingerprint() {}
+
+    /** 16 hexadecimal digits. */
+    public static String of(Content source) {
+        return ofWritten(TagNotation.write(source, source));
+    }
+
+    /** The same for a source that already is written with {@link TagNotation}. */
+    public static String ofWritten(String source) {
+        String folded = WHITE_SPACE
+                .matcher(Normalizer2.getNFCInstance().normalize(source))
+                .replaceAll(" ")
+                .strip();
+        return sha256(folded.getBytes(StandardCharsets.UTF_8)).substring(0, 16);
+    }
+
+    /** SHA-256 as 64 hexadecimal digits. */
+    public static String sha256(byte[] bytes) {
+        return HexFormat.of().formatHex(newSha256().digest(bytes));
+    }
+
+    public static MessageDigest newSha256() {
+        try {
+            return MessageDigest.getInstance("SHA-256");
+        } catch (NoSuchAlgorithmException e) {
+            throw new AssertionError("every Java runtime has SHA-256", e);
+        }
+    }
+}

@@ -1,0 +1,20 @@
+package org.swaplane.format;
+
+import java.io.IOException;
+import org.swaplane.task.Progress;
+
+/** A kind of file that holds source and target, is read with its own segmentation, and written back in place. */
+public interface BilingualFormat {
+    /** Such as {@code xliff-1.2}. */
+    String id();
+
+    /** Whether a file that begins with {@code head} is of this kind. */
+    boolean recognises(Head head);
+
+    /**
+     * Reads the file.
+     *
+     * @throws org.swaplane.task.CannotProceedException when it cannot be read, with line and column
+     */
+    BilingualFile read(Source source, Progress progress) throws IOException;
+}

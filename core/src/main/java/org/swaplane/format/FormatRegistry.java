@@ -1,0 +1,38 @@
+package org.swaplane.format;
+
+import java.io.IOException;
+import java.util.List;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/** The bilingual formats that can be read, told apart by content and never by name. */
+public final class FormatRegistry {
+    private final List<BilingualFormat> formats;
+
+    public FormatRegistry(List<BilingualFormat> formats) {
+        this.formats = List.copyOf(formats);
+    }
+
+    /**
+     * Opens a file of any known format.
+     *
+     * @throws CannotProceedException when it is empty, of no known format, or broken
+     */
+    public BilingualFile open(Source source, Progress progress) throws IOException {
+        Head head = Head.of(source);
+        if (head.isEmpty()) {
+            throw new CannotProceedException(source.name(), "the file is empty", "ask the sender for it again");
+        }
+        for (BilingualFormat format : formats) {
+            if (format.recognises(head)) {
+                return format.read(source, progress);
+            }
+        }
+        throw new CannotProceedException(
+                source.name(), "this is no format that Swap Lane reads", "it reads " + String.join(", ", ids()));
+    }
+
+    private List<String> ids() {
+        return formats.stream().map(BilingualFormat::id).toList();
+    }
+}

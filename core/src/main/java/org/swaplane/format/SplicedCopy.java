@@ -1,0 +1,111 @@
+package org.swaplane.format;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.Reader;
+import java.nio.ByteBuffer;
+import java.nio.CharBuffer;
+import java.nio.charset.CharsetEncoder;
+import java.util.Comparator;
+import java.util.List;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/** Copies a text as it is, with splices put in; streams, and keeps nothing but the piece in hand. */
+public final class SplicedCopy {
+    private static final int CHUNK = 1 << 16;
+
+    private final EncodedText original;
+    private final OutputStream out;
+    private final CharsetEncoder encoder;
+    private final char[] chunk = new char[CHUNK];
+    private long at;
+
+    private SplicedCopy(EncodedText original, OutputStream out) {
+        this.original = original;
+        this.out = out;
+        this.encoder = original.encoding().charset().newEncoder();
+    }
+
+    /** Writes the copy. Splices may come in any order but must not overlap. */
+    public static void write(EncodedText original, List<Splice> splices, OutputStream out, Progress progress)
+            throws IOException {
+        List<Splice> inOrder =
+                splices.stream().sorted(Comparator.comparingLong(Splice::start)).toList();
+        SplicedCopy copy = new SplicedCopy(original, out);
+        out.write(original.byteOrderMark());
+        try (Reader in = original.open()) {
+            long done = 0;
+            for (Splice splice : inOrder) {
+                copy.copy(in, splice.start() - copy.at);
+                String before = copy.take(in, splice.end() - splice.start());
+                copy.encode(splice.change().apply(before), splice.what());
+                progress.checkCancelled();
+                progress.at(++done, inOrder.size());
+            }
+            copy.copy(in, Long.MAX_VALUE);
+        }
+    }
+
+    private void copy(Reader in, long length) throws IOException {
+        if (length < 0) {
+            throw new IllegalArgumentException("two splices overlap at " + at);
+        }
+        long left = length;
+        while (left > 0) {
+            int read = in.read(chunk, 0, (int) Math.min(left, chunk.length));
+            if (read < 0) {
+                return;
+            }
+            // Unchanged characters came from this encoding, so it has them; the reader never cuts a surrogate pair.
+            encodeChunk(CharBuffer.wrap(chunk, 0, read));
+            left -= read;
+            at += read;
+        }
+    }
+
+    private String take(Reader in, long length) throws IOException {
+        StringBuilder taken = new StringBuilder();
+        while (taken.length() < length) {
+            int read = in.read(chunk, 0, (int) Math.min(length - taken.length(), chunk.length));
+            if (read < 0) {
+                break;
+            }
+            taken.append(chunk, 0, read);
+        }
+        at += taken.length();
+        return taken.toString();
+    }
+
+    private void encodeChunk(CharBuffer chars) throws IOException {
+        ByteBuffer bytes = encoder.encode(chars);
+        out.write(bytes.array(), bytes.arrayOffset(), bytes.remaining());
+    }
+
+    private void encode(String text, String what) throws IOException {
+        text.codePoints().filter(c -> !isXml(c)).findFirst().ifPresent(c -> {
+            throw new CannotProceedException(
+                    original.source().name(),
+                    String.format("segment %s holds the character U+%04X, which XML cannot hold", what, c),
+                    "take it out of the target");
+        });
+        encodeChunk(CharBuffer.wrap(encoder.canEncode(text) ? text : withReferences(text)));
+    }
+
+    private String withReferences(String text) {
+        StringBuilder writable = new StringBuilder(text.length());
+        text.codePoints().forEach(c -> {
+            if (encoder.canEncode(Character.toString(c))) {
+                writable.appendCodePoint(c);
+            } else {
+                writable.append("&#").append(c).append(';');
+            }
+        });
+        return writable.toString();
+    }
+
+    /** XML 1.0, production [2] Char. */
+    private static boolean isXml(int c) {
+        return c == '\t' || c == '\n' || c == '\r' || c >= 0x20 && c <= 0xD7FF || c >= 0xE000 && c <= 0xFFFD || c >= 0x10000;
+    }
+}

@@ -1,0 +1,40 @@
+package org.swaplane.format.xliff12;
+
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** A start tag as it stands in the file, in which single attributes can be set without touching anything else. */
+record StartTag(String raw) {
+    /** The tag with the attribute set; an attribute that is there keeps its place and its quotes. */
+    StartTag with(String name, String value) {
+        Matcher matcher = Pattern.compile("(\\s" + Pattern.quote(name) + "\\s*=\\s*)(\"[^\"]*\"|'[^']*')")
+                .matcher(raw);
+        if (matcher.find()) {
+            char quote = matcher.group(2).charAt(0);
+            return new StartTag(raw.substring(0, matcher.end(1)) + quote + value + quote + raw.substring(matcher.end(2)));
+        }
+        int end = raw.length() - (isEmptyElement() ? 2 : 1);
+        while (Character.isWhitespace(raw.charAt(end - 1))) {
+            end--;
+        }
+        return new StartTag(raw.substring(0, end) + ' ' + name + "=\"" + value + '"' + raw.substring(end));
+    }
+
+    boolean isEmptyElement() {
+        return raw.endsWith("/>");
+    }
+
+    /** The tag of an element that has content: {@code <g id="1"/>} becomes {@code <g id="1">}. */
+    StartTag opened() {
+        return isEmptyElement() ? new StartTag(raw.substring(0, raw.length() - 2).stripTrailing() + '>') : this;
+    }
+
+    /** Name with prefix. */
+    String name() {
+        int end = 1;
+        while (end < raw.length() && " \t\r\n/>".indexOf(raw.charAt(end)) < 0) {
+            end++;
+        }
+        return raw.substring(1, end);
+    }
+}

@@ -1,0 +1,33 @@
+package org.swaplane.task;
+
+/** Going on is impossible. The message is one line for people: where, what, and what to do. */
+public final class CannotProceedException extends RuntimeException {
+    private final transient Place place;
+
+    /**
+     * Where it happened.
+     *
+     * @param file name or path; may be empty
+     * @param line 1-based, 0 when not known
+     * @param column 1-based, 0 when not known
+     */
+    public record Place(String file, int line, int column) {
+        @Override
+        public String toString() {
+            return line > 0 ? file + ":" + line + ":" + column : file;
+        }
+    }
+
+    public CannotProceedException(Place place, String what, String remedy, Throwable cause) {
+        super(place + ": " + what + "; " + remedy, cause);
+        this.place = place;
+    }
+
+    public CannotProceedException(String file, String what, String remedy) {
+        this(new Place(file, 0, 0), what, remedy, null);
+    }
+
+    public Place place() {
+        return place;
+    }
+}

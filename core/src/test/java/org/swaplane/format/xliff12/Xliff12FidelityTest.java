@@ -1,0 +1,157 @@
+package org.swaplane.format.xliff12;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import org.swaplane.content.Content;
+import org.swaplane.document.Segment;
+import org.swaplane.document.State;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.SegmentEdit;
+import org.swaplane.format.Source;
+import org.swaplane.task.Progress;
+
+class Xliff12FidelityTest {
+    private static final List<String> SPACES = List.of("", " ", "\n", "\n    ", "\t", "\n\n  ");
+    private static final List<String> INLINE = List.of(
+            "plain",
+            " spaced  out ",
+            "fare &amp; time",
+            "&#x20AC;12.50",
+            "<![CDATA[5 < 6 & so]]>",
+            "<g id=\"1\" ctype='bold'>pier</g>",
+            "<g id='9' />",
+            "<x id=\"2\"/>",
+            "<ph id=\"3\">{0}</ph>",
+            "<bpt id=\"4\" rid=\"7\">&lt;b&gt;</bpt>deck<ept id=\"5\" rid=\"7\">&lt;/b&gt;</ept>",
+            "<mrk mtype=\"term\">berth</mrk>",
+            "<!-- aside -->",
+            "<?hint keep?>",
+            "<q:code xmlns:q=\"urn:example:q\" n=\"1\">z</q:code>",
+            "Überfahrt 渡し船 عبّارة 🚢");
+    private static final List<String> EXTRAS = List.of(
+            "",
+            "<note from=\"client\">mind the tide</note>",
+            "<alt-trans><target>alt</target></alt-trans>",
+            "<m:extra xmlns:m=\"urn:example:m\" m:flag='a \"b\"'>x</m:extra>",
+            "<!-- between -->",
+            "<?pi data?>");
+
+    @Property(tries = 400)
+    void anUntouchedFileIsWrittenByteForByte(@ForAll("files") byte[] file) throws IOException {
+        assertThat(write(read(file), List.of())).isEqualTo(file);
+    }
+
+    @Property(tries = 400)
+    void oneChangedTargetIsReadAgainAndEverythingAroundItStays(
+            @ForAll("files") byte[] file, @ForAll("targets") String target, @ForAll State state) throws IOException {
+        BilingualFile before = read(file);
+        Segment edited = before.document().segments().get(0);
+
+        byte[] written = write(before, List.of(new SegmentEdit(0, Content.of(target), state)));
+
+        List<Segment> after = read(written).document().segments();
+        assertThat(after.get(0).target()).isEqualTo(Content.of(target));
+        assertThat(after.subList(1, after.size()))
+                .isEqualTo(before.document().segments().subList(1, after.size()));
+        List<SegmentEdit> restored = List.of(new SegmentEdit(0, edited.target(), edited.state()));
+        assertThat(read(write(read(written), restored)).document().segments().get(0).source())
+                .isEqualTo(edited.source());
+        assertOnlyTheFirstUnitDiffers(file, written);
+    }
+
+    /** Everything before the first unit and after its end is the same. */
+    private static void assertOnlyTheFirstUnitDiffers(byte[] file, byte[] written) {
+        Charset charset = charset(file);
+        String before = new String(file, charset);
+        String after = new String(written, charset);
+        assertThat(after).startsWith(before.substring(0, before.indexOf("<trans-unit")));
+        assertThat(after).endsWith(before.substring(before.indexOf("</trans-unit>")));
+    }
+
+    private static Charset charset(byte[] file) {
+        return file[0] == (byte) 0xFF
+                ? StandardCharsets.UTF_16LE
+                : file[0] == (byte) 0xFE ? StandardCharsets.UTF_16BE : StandardCharsets.UTF_8;
+    }
+
+    @Provide
+    Arbitrary<String> targets() {
+        return Arbitraries.of("Neu", "5 < 6 & 7", " Rand ", "]]>", "zwei\nZeilen", "\"'", "船🚢");
+    }
+
+    @Provide
+    Arbitrary<byte[]> files() {
+        Arbitrary<String> inline =
+                Arbitraries.of(INLINE).list().ofMaxSize(4).map(pieces -> String.join("", pieces));
+        Arbitrary<String> target = Combinators.combine(
+                        inline, Arbitraries.of("", " state=\"translated\"", " state = 'final'", " xml:space='preserve'"))
+                .as((text, attributes) -> text.isEmpty() ? "<target" + attributes + " />" : "<target" + attributes + '>' + text + "</target >")
+                .injectNull(0.3)
+                .map(value -> value == null ? "" : value);
+        Arbitrary<String> body = Combinators.combine(
+                        Arbitraries.of(SPACES), inline, target, Arbitraries.of(EXTRAS), Arbitraries.of(SPACES))
+                .as((space, source, tgt, extra, end) ->
+                        space + extra + space + "<source>" + source + "</source>" + space + tgt + end);
+        Arbitrary<String> units = Combinators.combine(
+                        body, Arbitraries.of("", " approved='no'", " approved=\"yes\"", " translate=\"no\""))
+                .as((inner, attributes) -> "<trans-unit id=\"u\"" + attributes + ">" + inner + "</trans-unit>")
+                .list()
+                .ofMinSize(1)
+                .ofMaxSize(6)
+                .map(list -> String.join("\n  ", list));
+        Arbitrary<Encoding> encodings = Arbitraries.of(Encoding.values());
+        return Combinators.combine(units, encodings, Arbitraries.of("\n", "\r\n"))
+                .as((text, encoding, lineEnd) -> encoding.bytes(document(text, encoding).replace("\n", lineEnd)));
+    }
+
+    private static String document(String units, Encoding encoding) {
+        return encoding.declaration
+                + "<!-- made up -->\n<xliff version='1.2' xmlns=\"urn:oasis:names:tc:xliff:document:1.2\">\n"
+                + "<file original=\"info.json\" source-language='en-GB' target-language=\"de-DE\" datatype=\"plaintext\">"
+                + "<header><skl><internal-file>a &lt; b</internal-file></skl></header>\n<body>\n  "
+                + units + "\n</body></file></xliff>\n";
+    }
+
+    private enum Encoding {
+        UTF_8("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n", "", StandardCharsets.UTF_8),
+        UTF_8_WITHOUT_DECLARATION("", "", StandardCharsets.UTF_8),
+        UTF_8_BOM("<?xml version='1.0'?>\n", "\uFEFF", StandardCharsets.UTF_8),
+        UTF_16_LE("<?xml version=\"1.0\" encoding=\"UTF-16\"?>\n", "\uFEFF", StandardCharsets.UTF_16LE),
+        UTF_16_BE("<?xml version=\"1.0\" encoding=\"UTF-16\"?>\n", "\uFEFF", StandardCharsets.UTF_16BE);
+
+        private final String declaration;
+        private final String mark;
+        private final Charset charset;
+
+        Encoding(String declaration, String mark, Charset charset) {
+            this.declaration = declaration;
+            this.mark = mark;
+            this.charset = charset;
+        }
+
+        private byte[] bytes(String text) {
+            return (mark + text).getBytes(charset);
+        }
+    }
+
+    private static BilingualFile read(byte[] file) throws IOException {
+        return new Xliff12Format().read(Source.of("info.xlf", file), Progress.NONE);
+    }
+
+    private static byte[] write(BilingualFile file, List<SegmentEdit> edits) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        file.write(edits, out, Progress.NONE);
+        return out.toByteArray();
+    }
+}
