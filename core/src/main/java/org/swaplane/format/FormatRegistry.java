@@ -2,6 +2,7 @@ package org.swaplane.format;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.ServiceLoader;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
@@ -11,6 +12,13 @@ public final class FormatRegistry {
 
     public FormatRegistry(List<BilingualFormat> formats) {
         this.formats = List.copyOf(formats);
+    }
+
+    /** Every format that is on the class path. */
+    public static FormatRegistry ofInstalled() {
+        return new FormatRegistry(ServiceLoader.load(BilingualFormat.class).stream()
+                .map(ServiceLoader.Provider::get)
+                .toList());
     }
 
     /**

@@ -3,8 +3,12 @@ package org.swaplane.format;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.DigestInputStream;
+import java.util.HexFormat;
+import org.swaplane.document.Fingerprint;
 
 /** Bytes that can be opened again: to tell the format, to read, to write a changed copy. */
 public interface Source {
@@ -15,6 +19,14 @@ public interface Source {
     long size() throws IOException;
 
     InputStream open() throws IOException;
+
+    /** SHA-256 of the bytes, as 64 hexadecimal digits. */
+    default String sha256() throws IOException {
+        try (DigestInputStream in = new DigestInputStream(open(), Fingerprint.newSha256())) {
+            in.transferTo(OutputStream.nullOutputStream());
+            return HexFormat.of().formatHex(in.getMessageDigest().digest());
+        }
+    }
 
     static Source of(Path path) {
         return of(path.getFileName().toString(), path);

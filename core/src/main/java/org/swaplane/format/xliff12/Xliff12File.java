@@ -48,7 +48,7 @@ final class Xliff12File implements BilingualFile {
 
     private static void addSplices(List<Splice> splices, SegmentEdit edit, Segment segment, TargetSlot slot) {
         boolean newTarget = !edit.target().equals(segment.target());
-        boolean newState = edit.state() != segment.state();
+        boolean newState = edit.state() != segment.state() || wouldReadAsTranslated(edit, segment);
         boolean insert = !slot.exists() && (newTarget || newState && edit.state() != State.INITIAL);
         if (newState && approvedChanges(edit.state(), segment.state())) {
             String approved = States12.isApproved(edit.state()) ? "yes" : "no";
@@ -73,6 +73,11 @@ final class Xliff12File implements BilingualFile {
                 splices.add(new Splice(slot.contentStart(), slot.contentEnd(), segment.key(), raw -> written(edit.target(), slot)));
             }
         }
+    }
+
+    /** A target without a state is a translation (2.3, state), so text that is none yet must say so. */
+    private static boolean wouldReadAsTranslated(SegmentEdit edit, Segment segment) {
+        return edit.state() == State.INITIAL && segment.nativeState().isEmpty() && !edit.target().isEmpty();
     }
 
     /** {@code approved} is only touched where it would say something else than before. */

@@ -1,7 +1,5 @@
 package org.swaplane.format.xliff12;
 
-import com.ctc.wstx.api.WstxInputProperties;
-import com.ctc.wstx.stax.WstxInputFactory;
 import java.io.IOException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -10,7 +8,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
@@ -23,6 +20,7 @@ import org.swaplane.document.Segment;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.RecentText;
+import org.swaplane.format.SafeXml;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
@@ -55,7 +53,7 @@ final class Xliff12Reader {
     BilingualFile read() throws IOException {
         try (RecentText reader = new RecentText(text.open())) {
             recent = reader;
-            xml = (XMLStreamReader2) factory().createXMLStreamReader(reader);
+            xml = (XMLStreamReader2) SafeXml.factory().createXMLStreamReader(reader);
             while (xml.hasNext()) {
                 step(xml.next());
             }
@@ -66,18 +64,6 @@ final class Xliff12Reader {
         BilingualDocument document =
                 new BilingualDocument(Xliff12Format.ID, text.encoding().label(), parts, segments, problems);
         return new Xliff12File(text, document, slots);
-    }
-
-    /** No DTD, no entities but XML's own, bounded depth and lengths. */
-    private static XMLInputFactory factory() {
-        WstxInputFactory factory = new WstxInputFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-        factory.setProperty(WstxInputProperties.P_MAX_ELEMENT_DEPTH, 500);
-        factory.setProperty(WstxInputProperties.P_MAX_ATTRIBUTE_SIZE, 1 << 20);
-        factory.setProperty(WstxInputProperties.P_MAX_TEXT_LENGTH, 16 << 20);
-        factory.setProperty(WstxInputProperties.P_INPUT_BUFFER_LENGTH, 1 << 14);
-        return factory;
     }
 
     private CannotProceedException notWellFormed(XMLStreamException e) {

@@ -1,0 +1,111 @@
+package org.swaplane.cli;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import org.swaplane.document.State;
+import org.swaplane.exchange.FileExchange;
+import org.swaplane.exchange.ReturnReader;
+import org.swaplane.exchange.ReturnReading;
+import org.swaplane.exchange.RowChange;
+import org.swaplane.exchange.StructureProblem;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.SegmentEdit;
+import org.swaplane.format.Source;
+import org.swaplane.format.table.DocxReviewCopy;
+import org.swaplane.format.table.ReturnedCopy;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** Applies a returned review copy to the bilingual file it was made from. */
+@Command(
+        name = "back",
+        description = "Applies the sound changes of a returned review copy to the bilingual file it was made from.")
+final class BackCommand implements Callable<Integer> {
+    @Parameters(index = "0", paramLabel = "BILINGUAL")
+    private Path bilingual;
+
+    @Parameters(index = "1", paramLabel = "RETURNED")
+    private Path returned;
+
+    @Mixin
+    private OutputOptions output;
+
+    @Option(names = "--json", description = "Print one JSON object.")
+    private boolean json;
+
+    @Override
+    public Integer call() throws IOException {
+        Source source = Source.of(bilingual);
+        BilingualFile file = FormatRegistry.ofInstalled().open(source, Progress.NONE);
+        ReturnedCopy copy = DocxReviewCopy.read(Source.of(returned));
+        String trip = FileExchange.trip(source.sha256());
+        if (!copy.trip().orElseThrow().equals(trip)) {
+            throw new CannotProceedException(
+                    returned.toString(), "the copy was not made from " + bilingual, "give the file that it was made from");
+        }
+        ReturnReading reading = ReturnReader.read(copy, trip, FileExchange.sentRows(file.document()));
+        List<SegmentEdit> edits = reading.sound().stream()
+                .map(change -> new SegmentEdit(change.index(), change.answer(), State.REVIEWED))
+                .toList();
+        output.write(out -> file.write(edits, out, Progress.NONE), bilingual, returned);
+        report(reading, edits.size());
+        boolean allTaken = reading.problems().isEmpty() && edits.size() == reading.changes().size();
+        return allTaken ? ExitStatus.ALL_WELL : ExitStatus.FOUND_SOMETHING;
+    }
+
+    private void report(ReturnReading reading, int applied) throws IOException {
+        if (json) {
+            Map<String, Object> report = new LinkedHashMap<>();
+            report.put("applied", applied);
+            report.put("untouched", reading.untouched());
+            report.put("problems", reading.problems().stream().map(BackCommand::entry).toList());
+            report.put("changes", reading.changes().stream().map(BackCommand::entry).toList());
+            report.put("remarks", reading.remarks().stream()
+                    .map(each -> Map.of(
+                            "row", each.index() + 1,
+                            "author", each.remark().author(),
+                            "date", each.remark().date(),
+                            "text", each.remark().text()))
+                    .toList());
+            Json.print(report);
+            return;
+        }
+        List<String> lines = new ArrayList<>();
+        reading.problems().forEach(problem -> lines.add(problem.message()));
+        lines.add(applied + " of " + reading.changes().size() + " changes applied");
+        lines.forEach(System.out::println);
+    }
+
+    private static Map<String, Object> entry(StructureProblem problem) {
+        return Map.of(
+                "kind", problem.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                "row", problem.number(),
+                "message", problem.message());
+    }
+
+    private static Map<String, Object> entry(RowChange change) {
+        Map<String, Object> entry = new LinkedHashMap<>();
+        entry.put("row", change.number());
+        entry.put("unit", change.segment().unit());
+        entry.put("segment", change.segment().key());
+        entry.put("sent", change.sent());
+        entry.put("returned", change.returned());
+        entry.put("applied", change.sound());
+        change.revision().ifPresent(revision -> {
+            entry.put("author", revision.author());
+            entry.put("date", revision.date());
+        });
+        return entry;
+    }
+}

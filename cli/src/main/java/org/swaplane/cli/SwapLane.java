@@ -1,0 +1,80 @@
+package org.swaplane.cli;
+
+import java.io.FileDescriptor;
+import java.io.FileOutputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.NoSuchFileException;
+import org.swaplane.task.CannotProceedException;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ScopeType;
+
+/** The program: {@code swaplane COMMAND …}. */
+@Command(
+        name = "swaplane",
+        description = "Proves, checks, sends out and brings back bilingual files.",
+        mixinStandardHelpOptions = true,
+        version = "Swap Lane 0.1.0",
+        scope = ScopeType.INHERIT,
+        exitCodeOnInvalidInput = ExitStatus.COULD_NOT_RUN,
+        exitCodeOnExecutionException = ExitStatus.COULD_NOT_RUN,
+        subcommands = {
+            DemoCommand.class,
+            OpenCommand.class,
+            ScreenshotsCommand.class,
+            InspectCommand.class,
+            PseudoCommand.class,
+            CheckCommand.class,
+            ConvertCommand.class,
+            BackCommand.class
+        })
+public final class SwapLane implements Runnable {
+    @Option(names = "--debug", scope = ScopeType.INHERIT, description = "On failure, print the trace.")
+    private boolean debug;
+
+    @CommandLine.Spec
+    private CommandLine.Model.CommandSpec spec;
+
+    public static void main(String[] arguments) {
+        // The machine's own charset must change nothing in what we print.
+        System.setOut(new PrintStream(new FileOutputStream(FileDescriptor.out), true, StandardCharsets.UTF_8));
+        System.setErr(new PrintStream(new FileOutputStream(FileDescriptor.err), true, StandardCharsets.UTF_8));
+        System.exit(run(arguments));
+    }
+
+    static int run(String... arguments) {
+        SwapLane program = new SwapLane();
+        CommandLine commandLine = new CommandLine(program).setCaseInsensitiveEnumValuesAllowed(true);
+        commandLine.setParameterExceptionHandler((e, wrong) -> {
+            System.err.println("swaplane: " + e.getMessage().lines().findFirst().orElse("") + "; see 'swaplane --help'");
+            return ExitStatus.COULD_NOT_RUN;
+        });
+        commandLine.setExecutionExceptionHandler((e, command, parsed) -> {
+            System.err.println("swaplane: " + message(e));
+            if (program.debug) {
+                e.printStackTrace();
+            }
+            return ExitStatus.COULD_NOT_RUN;
+        });
+        return commandLine.execute(arguments);
+    }
+
+    /** One line that says what, where, and what to do. */
+    static String message(Exception e) {
+        if (e instanceof CannotProceedException) {
+            return e.getMessage();
+        }
+        if (e instanceof NoSuchFileException) {
+            return e.getMessage() + ": there is no such file; check the path";
+        }
+        String what = e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage().lines().findFirst().orElse("");
+        return what + "; run again with --debug for details";
+    }
+
+    @Override
+    public void run() {
+        throw new CommandLine.ParameterException(spec.commandLine(), "a command is missing");
+    }
+}

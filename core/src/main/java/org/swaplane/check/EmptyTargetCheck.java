@@ -1,0 +1,23 @@
+package org.swaplane.check;
+
+import static org.swaplane.wording.Wording.say;
+
+import java.util.List;
+import java.util.Optional;
+
+/** A source with text, and nothing in the target. */
+final class EmptyTargetCheck implements Check {
+    @Override
+    public String id() {
+        return "empty-target";
+    }
+
+    @Override
+    public List<Finding> check(CheckedSegment segment) {
+        boolean missing = segment.target().plainText().isBlank() && !segment.source().plainText().isBlank();
+        return missing
+                ? List.of(Finding.in(
+                        segment, id(), Severity.ERROR, say("check.empty-target"), List.of(), List.of(), Optional.empty()))
+                : List.of();
+    }
+}

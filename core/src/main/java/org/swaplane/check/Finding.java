@@ -1,0 +1,59 @@
+package org.swaplane.check;
+
+import java.util.List;
+import java.util.Optional;
+import org.swaplane.compare.Span;
+import org.swaplane.content.Content;
+import org.swaplane.content.TagNotation;
+import org.swaplane.document.Fingerprint;
+
+/**
+ * One result of a check.
+ *
+ * @param segment index of the segment in its document
+ * @param key key of the segment
+ * @param unit the file's id of the unit
+ * @param source the parts of the source that it is about, in the text with tags left out
+ * @param target the same of the target
+ * @param suggestion the whole corrected target, where that is certain
+ * @param identity stays the same as long as both texts and what was found in them stay the same
+ */
+public record Finding(
+        String check,
+        Severity severity,
+        int segment,
+        String key,
+        String unit,
+        String message,
+        List<Span> source,
+        List<Span> target,
+        Optional<Content> suggestion,
+        String identity) {
+    public Finding {
+        source = List.copyOf(source);
+        target = List.copyOf(target);
+    }
+
+    static Finding in(
+            CheckedSegment at,
+            String check,
+            Severity severity,
+            String message,
+            List<Span> source,
+            List<Span> target,
+            Optional<Content> suggestion) {
+        String texts = TagNotation.write(at.source(), at.source()) + '\n' + TagNotation.write(at.target(), at.source());
+        String identity = Fingerprint.ofWritten(check + '\n' + message + '\n' + texts);
+        return new Finding(
+                check,
+                severity,
+                at.index(),
+                at.segment().key(),
+                at.segment().unit(),
+                message,
+                source,
+                target,
+                suggestion,
+                identity);
+    }
+}

@@ -1,0 +1,62 @@
+package org.swaplane.check;
+
+import static org.swaplane.wording.Wording.say;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.swaplane.compare.Span;
+import org.swaplane.content.Content;
+import org.swaplane.placeholder.Placeholders;
+import org.swaplane.placeholder.Placeholders.Found;
+
+/** Placeholders of the source that the target lost or changed, and ones that only the target has; their order is free. */
+final class PlaceholdersCheck implements Check {
+    private final Placeholders placeholders;
+
+    PlaceholdersCheck(Placeholders placeholders) {
+        this.placeholders = placeholders;
+    }
+
+    @Override
+    public String id() {
+        return "placeholders";
+    }
+
+    @Override
+    public List<Finding> check(CheckedSegment segment) {
+        if (segment.target().isEmpty()) {
+            return List.of();
+        }
+        List<Found> missing = placeholders.find(segment.source().plainText());
+        List<Found> added = new ArrayList<>();
+        for (Found found : placeholders.find(segment.target().plainText())) {
+            missing.stream()
+                    .filter(each -> each.written().equals(found.written()))
+                    .findFirst()
+                    .ifPresentOrElse(missing::remove, () -> added.add(found));
+        }
+        if (missing.size() == 1 && added.size() == 1) {
+            return List.of(changed(segment, missing.get(0), added.get(0)));
+        }
+        List<Finding> findings = new ArrayList<>();
+        missing.forEach(found -> findings.add(finding(segment, "check.placeholders.missing", found, List.of(span(found)), List.of())));
+        added.forEach(found -> findings.add(finding(segment, "check.placeholders.added", found, List.of(), List.of(span(found)))));
+        return findings;
+    }
+
+    private Finding changed(CheckedSegment segment, Found source, Found target) {
+        Content fixed = segment.target().replaceText(target.start(), target.end(), source.written());
+        String message = say("check.placeholders.changed", source.written(), target.written());
+        return Finding.in(
+                segment, id(), Severity.ERROR, message, List.of(span(source)), List.of(span(target)), Optional.of(fixed));
+    }
+
+    private Finding finding(CheckedSegment segment, String key, Found found, List<Span> source, List<Span> target) {
+        return Finding.in(segment, id(), Severity.ERROR, say(key, found.written()), source, target, Optional.empty());
+    }
+
+    private static Span span(Found found) {
+        return new Span(found.start(), found.end());
+    }
+}

@@ -1,0 +1,114 @@
+package org.swaplane.check;
+
+import static org.swaplane.wording.Wording.say;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.swaplane.content.Content;
+import org.swaplane.content.Run;
+import org.swaplane.content.Tag;
+import org.swaplane.content.TagNotation;
+
+/** Tags that the target lost, doubled or gained, and pairs that close before they open or cross each other. */
+final class TagsCheck implements Check {
+    @Override
+    public String id() {
+        return "tags";
+    }
+
+    @Override
+    public List<Finding> check(CheckedSegment segment) {
+        if (segment.target().isEmpty()) {
+            return List.of();
+        }
+        List<Tag> missing = without(segment.source().tags(), segment.target().tags());
+        List<Tag> added = without(segment.target().tags(), segment.source().tags());
+        List<Finding> findings = new ArrayList<>();
+        if (!missing.isEmpty()) {
+            findings.add(finding(segment, "check.tags.missing", missing, withTags(segment, missing, added)));
+        }
+        if (!added.isEmpty()) {
+            Optional<Content> fix = missing.isEmpty() ? Optional.of(withoutTags(segment.target(), added)) : Optional.empty();
+            findings.add(finding(segment, "check.tags.added", added, fix));
+        }
+        if (findings.isEmpty() && !wellNested(segment.target()) && wellNested(segment.source())) {
+            findings.add(finding(segment, "check.tags.nesting", List.of(), Optional.empty()));
+        }
+        return findings;
+    }
+
+    private Finding finding(CheckedSegment segment, String key, List<Tag> tags, Optional<Content> fix) {
+        String names = tags.stream()
+                .map(tag -> TagNotation.write(Content.of(tag), key.endsWith("added") ? Content.EMPTY : segment.source()))
+                .collect(Collectors.joining(" "));
+        return Finding.in(segment, id(), Severity.ERROR, say(key, tags.size(), names), List.of(), List.of(), fix);
+    }
+
+    /** The tags of {@code tags} that {@code others} has no counterpart for, each counterpart used once. */
+    private static List<Tag> without(List<Tag> tags, List<Tag> others) {
+        List<Tag> left = new ArrayList<>(others);
+        List<Tag> result = new ArrayList<>();
+        for (Tag tag : tags) {
+            Optional<Tag> counterpart = left.stream().filter(tag::matches).findFirst();
+            counterpart.ifPresentOrElse(left::remove, () -> result.add(tag));
+        }
+        return result;
+    }
+
+    /** Certain only where every missing tag stands at the very begin or end of the source. */
+    private static Optional<Content> withTags(CheckedSegment segment, List<Tag> missing, List<Tag> added) {
+        if (!added.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Run> source = segment.source().runs();
+        List<Run> before = new ArrayList<>();
+        List<Run> after = new ArrayList<>();
+        int first = 0;
+        while (first < source.size() && source.get(first) instanceof Tag tag) {
+            if (missing.contains(tag)) {
+                before.add(tag);
+            }
+            first++;
+        }
+        for (int last = source.size() - 1; last >= first && source.get(last) instanceof Tag tag; last--) {
+            if (missing.contains(tag)) {
+                after.add(0, tag);
+            }
+        }
+        if (before.size() + after.size() < missing.size()) {
+            return Optional.empty();
+        }
+        List<Run> result = new ArrayList<>(before);
+        result.addAll(segment.target().runs());
+        result.addAll(after);
+        return Optional.of(new Content(result));
+    }
+
+    private static Content withoutTags(Content target, List<Tag> added) {
+        List<Run> result = new ArrayList<>(target.runs());
+        for (Tag tag : added) {
+            result.remove(result.lastIndexOf(tag));
+        }
+        return new Content(result);
+    }
+
+    private static boolean wellNested(Content content) {
+        Deque<String> open = new ArrayDeque<>();
+        for (Tag tag : content.tags()) {
+            switch (tag.kind()) {
+                case OPEN -> open.push(tag.id());
+                case CLOSE -> {
+                    if (open.isEmpty() || !open.pop().equals(tag.id())) {
+                        return false;
+                    }
+                }
+                case STANDALONE -> {}
+            }
+        }
+        return open.isEmpty();
+    }
+}

@@ -1,0 +1,49 @@
+package org.swaplane.demo;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Source;
+import org.swaplane.lane.Lane;
+import org.swaplane.lane.Purpose;
+import org.swaplane.lane.SendOut;
+import org.swaplane.lane.Track;
+import org.swaplane.task.Progress;
+
+/** Makes a fresh copy of the demo lane. */
+public final class DemoLane {
+    public static final String FILE = "passenger-info.xlf";
+
+    private DemoLane() {}
+
+    /** A lane that holds the client's file and nothing else yet. */
+    public static Lane create(Path folder, Clock clock) throws IOException {
+        Lane lane = Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), clock);
+        lane.set("person", "Mara Lind");
+        lane.takeIn(Source.of(FILE, file()), Progress.NONE);
+        return lane;
+    }
+
+    /** The same, with a copy that went to the reviewer five days ago; it lies answered in the lane's folder {@code returned}. */
+    public static Lane createWithReturnedCopy(Path folder, Clock clock) throws IOException {
+        Clock earlier = Clock.offset(clock, Duration.ofDays(-5));
+        try (Lane lane = create(folder, earlier)) {
+            Track track = lane.tracks().get(0);
+            Path sent = new SendOut(lane).send(track, DemoReviewer.NAME, Purpose.REVIEW).file();
+            Files.createDirectories(folder.resolve("returned"));
+            DemoReviewer.answer(sent, folder.resolve("returned").resolve("scan final (2).docx"), clock.instant());
+        }
+        return Lane.open(folder, FormatRegistry.ofInstalled(), clock, Progress.NONE);
+    }
+
+    /** The client's file. */
+    public static byte[] file() throws IOException {
+        try (InputStream in = DemoLane.class.getResourceAsStream(FILE)) {
+            return in.readAllBytes();
+        }
+    }
+}

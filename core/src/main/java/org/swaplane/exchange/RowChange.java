@@ -1,0 +1,61 @@
+package org.swaplane.exchange;
+
+import java.util.List;
+import java.util.Optional;
+import org.swaplane.content.Content;
+import org.swaplane.content.TagNotation;
+import org.swaplane.document.Segment;
+import org.swaplane.format.table.Revision;
+
+/**
+ * A row whose target came back different from what was sent.
+ *
+ * @param sent as it went out, in tag notation
+ * @param returned as it came back, in tag notation
+ * @param answer what came back as content; a damaged tag stands in it as text
+ * @param repaired the answer with damaged tags replaced by the ones that were meant, when that makes all tags whole
+ * @param problems why it must not be taken without a look; empty for a sound row
+ */
+public record RowChange(
+        int number,
+        int index,
+        Segment segment,
+        Case what,
+        String sent,
+        String returned,
+        Content answer,
+        Optional<Content> repaired,
+        Content now,
+        Optional<Revision> revision,
+        List<StructureProblem> problems) {
+
+    /** The three texts compared: as sent, as returned, as it stands now. */
+    public enum Case {
+        CHANGED_THERE,
+        SAME_CHANGE,
+        CONFLICT
+    }
+
+    public RowChange {
+        problems = List.copyOf(problems);
+    }
+
+    /** Whether it can be taken without a person's look. */
+    public boolean sound() {
+        return problems.isEmpty() && what == Case.CHANGED_THERE;
+    }
+
+    /** What taking it would write, where it can be taken at all: never a damaged tag, never over a lock. */
+    public Optional<Content> takeable() {
+        boolean forbidden = problems.stream().anyMatch(problem -> problem.kind().forbids());
+        if (forbidden || what == Case.SAME_CHANGE) {
+            return Optional.empty();
+        }
+        boolean damaged = problems.stream().anyMatch(problem -> problem.kind() == StructureProblem.Kind.TAGS_DAMAGED);
+        return damaged ? repaired : Optional.of(answer);
+    }
+
+    public String nowWritten() {
+        return TagNotation.write(now, segment.source());
+    }
+}

@@ -1,0 +1,56 @@
+package org.swaplane.format;
+
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import org.swaplane.task.CannotProceedException;
+
+/** Writes a file beside its place and moves it there when it is whole, so that nobody ever finds half of one. */
+public final class NewFile {
+    private NewFile() {}
+
+    /** Writes the bytes of a file. */
+    public interface Writer {
+        void write(OutputStream out) throws IOException;
+    }
+
+    /**
+     * Writes {@code path}.
+     *
+     * @param replace whether a file that is there may be replaced
+     * @throws CannotProceedException when one is there and must not be
+     */
+    public static void write(Path path, boolean replace, Writer writer) throws IOException {
+        refuseExisting(path, replace);
+        Path folder = path.toAbsolutePath().getParent();
+        if (!Files.isDirectory(folder)) {
+            throw new CannotProceedException(path.toString(), "its folder does not exist", "make the folder first");
+        }
+        Path beside = Files.createTempFile(folder, ".writing", ".tmp");
+        try {
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(beside))) {
+                writer.write(out);
+            }
+            refuseExisting(path, replace);
+            Files.move(beside, path, StandardCopyOption.REPLACE_EXISTING);
+        } catch (FileAlreadyExistsException e) {
+            throw existing(path);
+        } finally {
+            Files.deleteIfExists(beside);
+        }
+    }
+
+    private static void refuseExisting(Path path, boolean replace) {
+        if (!replace && Files.exists(path)) {
+            throw existing(path);
+        }
+    }
+
+    private static CannotProceedException existing(Path path) {
+        return new CannotProceedException(path.toString(), "the file exists already", "choose another name, or use --force");
+    }
+}

@@ -1,0 +1,67 @@
+package org.swaplane.format;
+
+import java.io.BufferedInputStream;
+import java.io.IOException;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.zip.ZipException;
+import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
+import org.apache.commons.compress.archivers.zip.ZipArchiveInputStream;
+import org.swaplane.task.CannotProceedException;
+
+/** Reads entries of a zip that nobody vouches for: bounded in number, size and compression. */
+public final class SafeZip {
+    private static final int MOST_ENTRIES = 10_000;
+    private static final long LARGEST_ENTRY = 256L << 20;
+    private static final long MOST_BYTES = 1L << 30;
+
+    private SafeZip() {}
+
+    /**
+     * The entries with these names, as far as they are there.
+     *
+     * @throws CannotProceedException when the zip is broken or goes beyond the limits
+     */
+    public static Map<String, byte[]> read(Source source, Set<String> names) throws IOException {
+        Map<String, byte[]> found = new HashMap<>();
+        try (ZipArchiveInputStream zip =
+                new ZipArchiveInputStream(new BufferedInputStream(source.open()), "UTF-8", true, true)) {
+            int entries = 0;
+            long bytes = 0;
+            for (ZipArchiveEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                if (++entries > MOST_ENTRIES) {
+                    throw beyond(source, "the archive has more than " + MOST_ENTRIES + " entries");
+                }
+                if (names.contains(entry.getName())) {
+                    byte[] content = zip.readNBytes((int) LARGEST_ENTRY);
+                    bytes += content.length;
+                    if (content.length == LARGEST_ENTRY || bytes > MOST_BYTES) {
+                        throw beyond(source, "the entry " + entry.getName() + " is too large");
+                    }
+                    found.putIfAbsent(entry.getName(), content);
+                }
+            }
+        } catch (ZipException | java.io.EOFException e) {
+            throw broken(source, e);
+        } catch (IOException e) {
+            if (e.getMessage() != null && e.getMessage().contains("Truncated")) {
+                throw broken(source, e);
+            }
+            throw e;
+        }
+        return found;
+    }
+
+    private static CannotProceedException broken(Source source, IOException e) {
+        return new CannotProceedException(
+                new CannotProceedException.Place(source.name(), 0, 0),
+                "the archive is broken or cut off (" + e.getMessage() + ")",
+                "ask the sender for the file again",
+                e);
+    }
+
+    private static CannotProceedException beyond(Source source, String what) {
+        return new CannotProceedException(source.name(), what, "take out of it what is needed and try that");
+    }
+}

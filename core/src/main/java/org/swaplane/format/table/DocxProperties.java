@@ -1,0 +1,27 @@
+package org.swaplane.format.table;
+
+import java.io.InputStream;
+import java.util.Optional;
+import javax.xml.stream.XMLStreamConstants;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamReader;
+import org.swaplane.format.SafeXml;
+
+/** The custom properties of a document (ECMA-376, part 1, section 22.3). */
+final class DocxProperties {
+    private DocxProperties() {}
+
+    /** The text of the property with this name. */
+    static Optional<String> read(InputStream in, String name) throws XMLStreamException {
+        XMLStreamReader xml = SafeXml.factory().createXMLStreamReader(in);
+        while (xml.hasNext()) {
+            if (xml.next() == XMLStreamConstants.START_ELEMENT
+                    && xml.getLocalName().equals("property")
+                    && name.equals(xml.getAttributeValue(null, "name"))) {
+                xml.nextTag();
+                return Optional.of(xml.getElementText());
+            }
+        }
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,73 @@
+package org.swaplane.format.table;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javax.xml.stream.XMLStreamException;
+import org.swaplane.format.Head;
+import org.swaplane.format.SafeZip;
+import org.swaplane.format.Source;
+import org.swaplane.task.CannotProceedException;
+
+/** Review copies as word processor documents (ECMA-376, WordprocessingML). */
+public final class DocxReviewCopy {
+    private static final String DOCUMENT = "word/document.xml";
+    private static final String COMMENTS = "word/comments.xml";
+    private static final String PROPERTIES = "docProps/custom.xml";
+
+    private DocxReviewCopy() {}
+
+    /** Whether this may be such a document: a zip; whether it is one of ours only reading tells. */
+    public static boolean recognises(Source source) throws IOException {
+        return Head.of(source).isZip();
+    }
+
+    public static void write(ReviewCopy copy, OutputStream out) throws IOException {
+        try {
+            new DocxWriter(copy).write(out);
+        } catch (XMLStreamException e) {
+            throw new IOException(e);
+        }
+    }
+
+    /**
+     * Reads a copy that came back, or that was sent.
+     *
+     * @throws CannotProceedException when it is no document of this kind, or none of its rows is one of ours
+     */
+    public static ReturnedCopy read(Source source) throws IOException {
+        Map<String, byte[]> parts = SafeZip.read(source, Set.of(DOCUMENT, COMMENTS, PROPERTIES));
+        if (!parts.containsKey(DOCUMENT)) {
+            throw new CannotProceedException(
+                    source.name(), "this is no word processor document (DOCX)", "choose the review copy that came back");
+        }
+        try {
+            Map<String, Remark> comments = parts.containsKey(COMMENTS)
+                    ? DocxComments.read(new ByteArrayInputStream(parts.get(COMMENTS)))
+                    : Map.of();
+            Optional<CopyIdentity> identity = parts.containsKey(PROPERTIES)
+                    ? DocxProperties.read(new ByteArrayInputStream(parts.get(PROPERTIES)), CopyIdentity.PROPERTY)
+                            .flatMap(CopyIdentity::read)
+                    : Optional.empty();
+            List<ReturnedRow> rows = new DocxTableReader(comments).read(new ByteArrayInputStream(parts.get(DOCUMENT)));
+            ReturnedCopy copy = new ReturnedCopy(identity, rows);
+            if (copy.trip().isEmpty()) {
+                throw new CannotProceedException(
+                        source.name(),
+                        "this document is not a review copy that Swap Lane made: it carries no identity",
+                        "choose the copy that was sent out, in whatever state it came back");
+            }
+            return copy;
+        } catch (XMLStreamException e) {
+            throw new CannotProceedException(
+                    new CannotProceedException.Place(source.name(), 0, 0),
+                    "the document is broken inside (" + e.getMessage().lines().findFirst().orElse("") + ")",
+                    "open it in the word processor, save it again, and try once more",
+                    e);
+        }
+    }
+}

@@ -1,0 +1,4 @@
+package org.swaplane.format.table;
+
+/** Who made the last tracked change in a text, and when as the file writes it (ISO 8601). */
+public record Revision(String author, String date) {}

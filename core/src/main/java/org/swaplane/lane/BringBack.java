@@ -1,0 +1,128 @@
+package org.swaplane.lane;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.swaplane.content.Content;
+import org.swaplane.document.State;
+import org.swaplane.exchange.ReturnReader;
+import org.swaplane.exchange.ReturnReading;
+import org.swaplane.exchange.ReturnReport;
+import org.swaplane.exchange.RowChange;
+import org.swaplane.exchange.SentRow;
+import org.swaplane.format.NewFile;
+import org.swaplane.format.Source;
+import org.swaplane.format.table.DocxReviewCopy;
+import org.swaplane.format.table.ReturnedCopy;
+import org.swaplane.format.table.ReturnedRow;
+import org.swaplane.task.CannotProceedException;
+
+/** Recognises a copy that came back, and takes of it what a person decides on. */
+public final class BringBack {
+    private final Lane lane;
+
+    public BringBack(Lane lane) {
+        this.lane = lane;
+    }
+
+    /** A copy that was recognised by what is inside, with everything that it says. */
+    public record Recognised(Source copy, Trip trip, Track track, ReturnReading reading) {}
+
+    /** What became of it. */
+    public record Taken(Optional<Step> step, Path report) {}
+
+    /**
+     * Reads a copy wherever it lies and whatever it is called. Changes nothing.
+     *
+     * @throws CannotProceedException when it is none of this lane's
+     */
+    public Recognised read(Source copy) throws IOException {
+        ReturnedCopy returned = DocxReviewCopy.read(copy);
+        String code = returned.trip().orElseThrow();
+        Trip trip = lane.trips().find(code).orElseThrow(() -> new CannotProceedException(
+                copy.name(),
+                "the copy belongs to trip " + code + ", which this lane did not send",
+                "open the lane that sent it"));
+        Track track = lane.track(trip.track());
+        return new Recognised(copy, trip, track, ReturnReader.read(returned, code, sentRows(trip, track)));
+    }
+
+    /** What was sent is read from the very copy that went out. */
+    private List<SentRow> sentRows(Trip trip, Track track) throws IOException {
+        Map<Integer, ReturnedRow> sent = DocxReviewCopy.read(lane.trips().sentCopy(trip)).rows().stream()
+                .collect(Collectors.toMap(row -> row.code().orElseThrow().number(), row -> row));
+        List<SentRow> rows = new ArrayList<>();
+        sent.forEach((number, row) ->
+                rows.add(new SentRow(number, number - 1, track.segment(number - 1), row.target(), track.target(number - 1))));
+        return rows;
+    }
+
+    /**
+     * Takes changes in one step that can be undone, keeps the remarks, and writes the report.
+     *
+     * @param rows numbers of the rows to take; one that cannot be taken is refused
+     */
+    public Taken take(Recognised recognised, Set<Integer> rows) throws IOException {
+        Trip trip = recognised.trip();
+        Track track = recognised.track();
+        State state = trip.purpose() == Purpose.REVIEW ? State.REVIEWED : State.TRANSLATED;
+        Map<Integer, Value> edits = new HashMap<>();
+        for (RowChange change : recognised.reading().changes()) {
+            if (rows.contains(change.number())) {
+                Content answer = change.takeable().orElseThrow(() -> new CannotProceedException(
+                        recognised.copy().name(), "row " + change.number() + " cannot be taken", "correct it in the copy"));
+                edits.put(change.index(), new Value(answer, state));
+            }
+        }
+        String html = ReturnReport.html(recognised.reading(), new HashSet<>(rows), about(recognised));
+        Path report = lane.free("reports", "return-" + trip.code() + ".html");
+        NewFile.write(report, false, out -> out.write(html.getBytes(StandardCharsets.UTF_8)));
+        Optional<Step> step = track.edit(StepKind.TAKEN, who(recognised), trip.code(), edits);
+        lane.trips().addRemarks(track.id(), remarks(recognised));
+        lane.trips().cameBack(trip, recognised.copy(), rows.size(), report.getFileName().toString());
+        return new Taken(step, report);
+    }
+
+    /** The reviewer who signed the tracked changes, where there is one; else the person it was sent to. */
+    private static String who(Recognised recognised) {
+        List<String> authors = recognised.reading().changes().stream()
+                .flatMap(change -> change.revision().stream())
+                .map(revision -> revision.author())
+                .filter(author -> !author.isBlank())
+                .distinct()
+                .toList();
+        return authors.size() == 1 ? authors.get(0) : recognised.trip().person();
+    }
+
+    private static List<SegmentRemark> remarks(Recognised recognised) {
+        return recognised.reading().remarks().stream()
+                .map(each -> new SegmentRemark(
+                        each.index(),
+                        each.remark().author().isEmpty()
+                                ? recognised.trip().person()
+                                : each.remark().author(),
+                        each.remark().date(),
+                        each.remark().text(),
+                        recognised.trip().code()))
+                .toList();
+    }
+
+    private Map<String, String> about(Recognised recognised) {
+        Trip trip = recognised.trip();
+        return Map.of(
+                "file", recognised.track().name(),
+                "person", trip.person(),
+                "trip", trip.code(),
+                "sentAt", trip.sentAt().truncatedTo(ChronoUnit.SECONDS).toString(),
+                "readAt", lane.clock().instant().truncatedTo(ChronoUnit.SECONDS).toString());
+    }
+}

@@ -1,0 +1,4 @@
+package org.swaplane.lane;
+
+/** One segment set from one value to another. */
+public record Change(int segment, Value before, Value after) {}

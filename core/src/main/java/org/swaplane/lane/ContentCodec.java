@@ -1,0 +1,54 @@
+package org.swaplane.lane;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import java.util.ArrayList;
+import java.util.List;
+import org.swaplane.content.Content;
+import org.swaplane.content.Run;
+import org.swaplane.content.Tag;
+import org.swaplane.content.Text;
+
+/** Content as JSON in the journal: text as strings, tags as arrays of kind, id, code and label. */
+final class ContentCodec {
+    private static final ObjectMapper JSON = new ObjectMapper();
+
+    private ContentCodec() {}
+
+    static String write(Content content) {
+        ArrayNode array = JSON.createArrayNode();
+        for (Run run : content.runs()) {
+            if (run instanceof Text text) {
+                array.add(text.value());
+            } else if (run instanceof Tag tag) {
+                array.addArray()
+                        .add(tag.kind().name())
+                        .add(tag.id())
+                        .add(tag.code())
+                        .add(tag.label());
+            }
+        }
+        return array.toString();
+    }
+
+    static Content read(String json) {
+        try {
+            List<Run> runs = new ArrayList<>();
+            for (JsonNode node : JSON.readTree(json)) {
+                runs.add(
+                        node.isArray()
+                                ? new Tag(
+                                        Tag.Kind.valueOf(node.get(0).asText()),
+                                        node.get(1).asText(),
+                                        node.get(2).asText(),
+                                        node.get(3).asText())
+                                : new Text(node.asText()));
+            }
+            return new Content(runs);
+        } catch (JsonProcessingException e) {
+            throw new IllegalArgumentException("the journal holds '" + json + "'", e);
+        }
+    }
+}

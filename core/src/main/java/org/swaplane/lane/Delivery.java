@@ -1,0 +1,169 @@
+package org.swaplane.lane;
+
+import static org.swaplane.wording.Wording.say;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.swaplane.check.CheckRun;
+import org.swaplane.check.Finding;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Segment;
+import org.swaplane.document.State;
+import org.swaplane.format.NewFile;
+import org.swaplane.format.Source;
+import org.swaplane.proof.Proof;
+import org.swaplane.release.FileNaming;
+import org.swaplane.release.Gate;
+import org.swaplane.report.HtmlReport;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/** Lets a track's result go: asks the gate, writes the file, proves it, and keeps a receipt. */
+public final class Delivery {
+    private final Lane lane;
+    private final CheckRun checks;
+
+    public Delivery(Lane lane, CheckRun checks) {
+        this.lane = lane;
+        this.checks = checks;
+    }
+
+    /** The findings of a track as it stands now, set aside or not. */
+    public List<Finding> findings(Track track, Progress progress) {
+        List<Finding> findings = new ArrayList<>();
+        for (int i = 0; i < track.size(); i++) {
+            progress.checkCancelled();
+            progress.at(i, track.size());
+            findings.addAll(checks.run(track.checked(i)));
+        }
+        return findings;
+    }
+
+    /** How the gate stands; writes the result into a temporary file to prove it. */
+    public Gate gate(Track track, Progress progress) throws IOException {
+        int open = lane.findings().open(track, findings(track, progress)).size();
+        Path trial = Files.createTempFile(lane.folder().resolve("out"), ".trial", ".tmp");
+        try {
+            String wrong = write(track, trial, progress);
+            return Gate.of(open, unreviewed(track), away(track), dryRunPassed(track), wrong);
+        } finally {
+            Files.deleteIfExists(trial);
+        }
+    }
+
+    private static int unreviewed(Track track) {
+        int[] states = track.states();
+        return states[State.INITIAL.ordinal()] + states[State.TRANSLATED.ordinal()];
+    }
+
+    private int away(Track track) {
+        return (int) lane.trips().all().stream()
+                .filter(trip -> trip.track() == track.id() && trip.back().isEmpty())
+                .count();
+    }
+
+    private boolean dryRunPassed(Track track) {
+        return lane.proofs()
+                .lastDryRun(track)
+                .filter(dryRun -> dryRun.verdict() != Proof.Verdict.FAIL)
+                .isPresent();
+    }
+
+    /** Writes the result and reads it again; what is wrong with it, empty when nothing is. */
+    private String write(Track track, Path path, Progress progress) throws IOException {
+        NewFile.write(path, true, out -> track.write(out, progress));
+        BilingualDocument read =
+                lane.formats().open(Source.of(track.name(), path), progress).document();
+        if (read.segments().size() != track.size()) {
+            return say("gate.write-back.count", track.size(), read.segments().size());
+        }
+        for (int i = 0; i < track.size(); i++) {
+            Segment segment = read.segments().get(i);
+            boolean same = segment.source().equals(track.segment(i).source())
+                    && segment.target().sameAs(track.target(i))
+                    && segment.state() == track.state(i);
+            if (!same) {
+                return say("gate.write-back.segment", segment.key());
+            }
+        }
+        return "";
+    }
+
+    /** The name that the result will have. */
+    public Path target(Track track) {
+        FileNaming naming = lane.setting("naming").map(FileNaming::new).orElse(FileNaming.DEFAULT);
+        String name = naming.name(
+                track.name(),
+                Map.of(
+                        "source", track.document().sourceLanguage(),
+                        "target", track.document().targetLanguage(),
+                        "lane", lane.name(),
+                        "date", LocalDate.ofInstant(lane.clock().instant(), ZoneOffset.UTC).toString()));
+        return lane.free("out", name);
+    }
+
+    /**
+     * Writes the result and its receipt into the lane's folder {@code out}.
+     *
+     * @param overrideReason why it goes although the gate is open; empty when the gate holds
+     * @throws CannotProceedException when the gate is open and no reason is given
+     */
+    public ProofStore.Receipt release(Track track, Gate gate, String overrideReason, Progress progress)
+            throws IOException {
+        if (!gate.holds() && overrideReason.isBlank()) {
+            throw new CannotProceedException(track.name(), "the gate is open", "meet its conditions, or give a reason");
+        }
+        Path file = target(track);
+        String wrong = write(track, file, progress);
+        if (!wrong.isEmpty()) {
+            Files.delete(file);
+            throw new CannotProceedException(track.name(), wrong, "correct the segment and release again");
+        }
+        String sha256 = Source.of(file).sha256();
+        Path receipt = lane.free("out", file.getFileName() + ".receipt.html");
+        String html = receipt(track, gate, overrideReason, file, sha256);
+        NewFile.write(receipt, false, out -> out.write(html.getBytes(StandardCharsets.UTF_8)));
+        ProofStore.Receipt result = new ProofStore.Receipt(
+                lane.clock().instant(),
+                lane.person(),
+                file.getFileName().toString(),
+                sha256,
+                overrideReason,
+                receipt.getFileName().toString());
+        lane.proofs().released(track, result);
+        return result;
+    }
+
+    private String receipt(Track track, Gate gate, String overrideReason, Path file, String sha256) throws IOException {
+        Map<String, Object> model = new HashMap<>();
+        model.put("lane", lane.name());
+        model.put("at", lane.clock().instant().truncatedTo(ChronoUnit.SECONDS).toString());
+        model.put("who", lane.person());
+        model.put("file", file.getFileName().toString());
+        model.put("sha256", sha256);
+        model.put("original", track.name());
+        model.put("originalSha256", track.sha256());
+        model.put("changed", track.edits().size());
+        model.put("overrideReason", overrideReason);
+        model.put(
+                "conditions",
+                gate.conditions().stream()
+                        .map(each -> Map.of("message", each.message(), "holds", each.holds()))
+                        .toList());
+        model.put(
+                "setAside",
+                lane.findings().all(track).stream()
+                        .map(each -> (each.segment() + 1) + ": " + each.message() + " (" + each.reason() + ", " + each.who() + ")")
+                        .toList());
+        return HtmlReport.render("receipt", model);
+    }
+}

@@ -1,0 +1,192 @@
+package org.swaplane.lane;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Source;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/** One job for one client: a folder with the files as they came, and a database with everything that was done. */
+public final class Lane implements AutoCloseable {
+    private static final String DATABASE = "lane.db";
+    private static final String CODE_ALPHABET = "0123456789ABCDEFGHJKMNPQRSTVWXYZ";
+
+    private final Path folder;
+    private final Clock clock;
+    private final FormatRegistry formats;
+    private final Database database;
+    private final KeptFiles files;
+    private final List<Track> tracks = new ArrayList<>();
+
+    private Lane(Path folder, FormatRegistry formats, Clock clock) throws IOException {
+        this.folder = folder;
+        this.clock = clock;
+        this.formats = formats;
+        for (String name : List.of("files", "out", "reports", "sent", "dry-run")) {
+            Files.createDirectories(folder.resolve(name));
+        }
+        this.files = new KeptFiles(folder.resolve("files"));
+        this.database = new Database(folder.resolve(DATABASE));
+    }
+
+    /** Makes a new lane in a folder that holds none yet. */
+    public static Lane create(Path folder, String name, FormatRegistry formats, Clock clock) throws IOException {
+        if (Files.exists(folder.resolve(DATABASE))) {
+            throw new CannotProceedException(folder.toString(), "there is a lane already", "open it, or choose another folder");
+        }
+        Lane lane = new Lane(folder, formats, clock);
+        lane.set("id", UUID.randomUUID().toString());
+        lane.set("name", name);
+        return lane;
+    }
+
+    /** Opens a lane and reads its files. */
+    public static Lane open(Path folder, FormatRegistry formats, Clock clock, Progress progress) throws IOException {
+        if (!Files.exists(folder.resolve(DATABASE))) {
+            throw new CannotProceedException(folder.toString(), "there is no lane in this folder", "choose the folder of a lane");
+        }
+        Lane lane = new Lane(folder, formats, clock);
+        try {
+            lane.readTracks(progress);
+            return lane;
+        } catch (IOException | RuntimeException e) {
+            lane.close();
+            throw e;
+        }
+    }
+
+    private void readTracks(Progress progress) throws IOException {
+        record Stored(long id, String name, String sha256) {}
+        List<Stored> stored = database.query(
+                row -> new Stored(row.getLong(1), row.getString(2), row.getString(3)),
+                "select id, name, sha256 from track order by id");
+        for (Stored each : stored) {
+            BilingualFile file = formats.open(files.source(each.name(), each.sha256()), progress);
+            tracks.add(new Track(each.id(), each.name(), each.sha256(), file, new Journal(database, each.id(), clock)));
+        }
+    }
+
+    public String id() {
+        return setting("id").orElse("");
+    }
+
+    public String name() {
+        return setting("name").orElse("");
+    }
+
+    public Path folder() {
+        return folder;
+    }
+
+    public Clock clock() {
+        return clock;
+    }
+
+    public FormatRegistry formats() {
+        return formats;
+    }
+
+    public Optional<String> setting(String key) {
+        return database.query(row -> row.getString(1), "select value from setting where key = ?", key).stream()
+                .findFirst();
+    }
+
+    public void set(String key, String value) {
+        database.update("insert or replace into setting values (?, ?)", key, value);
+    }
+
+    /** Who works here; signs every step. */
+    public String person() {
+        return setting("person").orElseGet(() -> System.getProperty("user.name", ""));
+    }
+
+    public List<Track> tracks() {
+        return List.copyOf(tracks);
+    }
+
+    public Track track(long id) {
+        return tracks.stream().filter(track -> track.id() == id).findFirst().orElseThrow();
+    }
+
+    /**
+     * Takes a client file in: reads it, keeps its bytes, and makes a track of it.
+     *
+     * @throws CannotProceedException when it cannot be read, or is in the lane already; the lane stays as it was
+     */
+    public Track takeIn(Source source, Progress progress) throws IOException {
+        BilingualFile file = formats.open(source, progress);
+        String sha256 = files.keep(source);
+        if (tracks.stream().anyMatch(track -> track.sha256().equals(sha256))) {
+            throw new CannotProceedException(
+                    source.name(), "this very file is in the lane already", "there is nothing to do");
+        }
+        long id = database.update(
+                "insert into track (name, sha256, format, added_at) values (?, ?, ?, ?)",
+                source.name(),
+                sha256,
+                file.document().format(),
+                clock.instant().toString());
+        // Reading from the kept copy: the sender's file may go away.
+        BilingualFile kept = formats.open(files.source(source.name(), sha256), progress);
+        Track track = new Track(id, source.name(), sha256, kept, new Journal(database, id, clock));
+        tracks.add(track);
+        return track;
+    }
+
+    /** The client's file as it came. */
+    public Source original(Track track) {
+        return files.source(track.name(), track.sha256());
+    }
+
+    public TripStore trips() {
+        return new TripStore(database, files, clock);
+    }
+
+    public FindingStore findings() {
+        return new FindingStore(database, clock);
+    }
+
+    public ProofStore proofs() {
+        return new ProofStore(database, clock);
+    }
+
+    /** A code for a new trip, in letters and digits that people do not mistake for each other. */
+    public String newTripCode() {
+        SecureRandom random = new SecureRandom();
+        StringBuilder code = new StringBuilder();
+        for (int i = 0; i < 5; i++) {
+            code.append(CODE_ALPHABET.charAt(random.nextInt(CODE_ALPHABET.length())));
+        }
+        return code.toString();
+    }
+
+    /** A path in one of the lane's own folders that no file has yet: {@code name-2.ext} when {@code name.ext} is there. */
+    public Path free(String subfolder, String name) {
+        return firstFree(folder.resolve(subfolder), name);
+    }
+
+    private static Path firstFree(Path parent, String name) {
+        int dot = name.lastIndexOf('.');
+        String stem = dot < 0 ? name : name.substring(0, dot);
+        String extension = dot < 0 ? "" : name.substring(dot);
+        Path path = parent.resolve(name);
+        for (int i = 2; Files.exists(path); i++) {
+            path = parent.resolve(stem + '-' + i + extension);
+        }
+        return path;
+    }
+
+    @Override
+    public void close() {
+        database.close();
+    }
+}

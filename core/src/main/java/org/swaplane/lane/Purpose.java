@@ -1,0 +1,7 @@
+package org.swaplane.lane;
+
+/** What a copy was sent for. */
+public enum Purpose {
+    REVIEW,
+    TRANSLATION
+}

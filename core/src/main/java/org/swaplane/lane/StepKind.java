@@ -1,0 +1,11 @@
+package org.swaplane.lane;
+
+/** What a person did in one step. */
+public enum StepKind {
+    TYPED,
+    STATE_SET,
+    TAKEN,
+    FIXED,
+    CLEARED,
+    COPIED
+}

@@ -1,0 +1,197 @@
+package org.swaplane.lane;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.swaplane.check.CheckedSegment;
+import org.swaplane.content.Content;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Part;
+import org.swaplane.document.Segment;
+import org.swaplane.document.State;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.SegmentEdit;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/**
+ * One client file in one target language: the original as it was read, and over it what the journal holds. Reading is safe from
+ * any thread, edits come from one.
+ */
+public final class Track {
+    private final long id;
+    private final String name;
+    private final String sha256;
+    private final BilingualFile file;
+    private final Journal journal;
+    private final Value[] values;
+    private Step open;
+
+    Track(long id, String name, String sha256, BilingualFile file, Journal journal) {
+        this.id = id;
+        this.name = name;
+        this.sha256 = sha256;
+        this.file = file;
+        this.journal = journal;
+        this.values = new Value[file.document().segments().size()];
+        journal.replay(change -> values[change.segment()] = change.after());
+    }
+
+    public long id() {
+        return id;
+    }
+
+    /** Name of the client's file. */
+    public String name() {
+        return name;
+    }
+
+    /** Of the original's bytes. */
+    public String sha256() {
+        return sha256;
+    }
+
+    /** The original as it was read. */
+    public BilingualDocument document() {
+        return file.document();
+    }
+
+    public int size() {
+        return values.length;
+    }
+
+    public Segment segment(int index) {
+        return document().segments().get(index);
+    }
+
+    public Value value(int index) {
+        Value value = values[index];
+        return value == null ? new Value(segment(index).target(), segment(index).state()) : value;
+    }
+
+    public Content target(int index) {
+        return value(index).target();
+    }
+
+    public State state(int index) {
+        return value(index).state();
+    }
+
+    /** The segment as the checks want it. */
+    public CheckedSegment checked(int index) {
+        Segment segment = segment(index);
+        Part part = document().parts().get(segment.part());
+        return new CheckedSegment(index, segment, target(index), part.sourceLanguage(), part.targetLanguage());
+    }
+
+    /**
+     * Sets segments in one step, on disk when this returns; what would change nothing is left out.
+     *
+     * @return the step, empty when nothing changes
+     * @throws CannotProceedException when one of them is locked
+     */
+    public Optional<Step> edit(StepKind kind, String who, String trip, Map<Integer, Value> edits) {
+        List<Change> changes = new ArrayList<>();
+        List<String> keys = new ArrayList<>();
+        new TreeMap<>(edits).forEach((index, after) -> {
+            if (!after.equals(value(index))) {
+                refuseLocked(index);
+                changes.add(new Change(index, value(index), after));
+                keys.add(segment(index).key());
+            }
+        });
+        open = null;
+        if (changes.isEmpty()) {
+            return Optional.empty();
+        }
+        Step step = journal.append(kind, who, trip, changes, keys);
+        changes.forEach(change -> values[change.segment()] = change.after());
+        return Optional.of(step);
+    }
+
+    private void refuseLocked(int index) {
+        if (segment(index).locked()) {
+            throw new CannotProceedException(name, "segment " + segment(index).key() + " is locked", "unlock it in the file it came from");
+        }
+    }
+
+    /** What is being typed into a segment; all of it is one step until something else is done or {@link #endTyping} is called. */
+    public void type(String who, int index, Value after) {
+        if (after.equals(value(index))) {
+            return;
+        }
+        boolean goesOn = open != null && open.changes().get(0).segment() == index;
+        if (!goesOn) {
+            Optional<Step> step = edit(StepKind.TYPED, who, "", Map.of(index, after));
+            open = step.orElse(null);
+            return;
+        }
+        journal.amend(open, after);
+        values[index] = after;
+    }
+
+    /** The next typing is a step of its own. */
+    public void endTyping() {
+        open = null;
+    }
+
+    /** Takes back the newest step, also one of an earlier session. */
+    public Optional<Step> undo() {
+        open = null;
+        Optional<Step> step = journal.undo();
+        step.ifPresent(undone -> undone.changes().forEach(change -> values[change.segment()] = change.before()));
+        return step;
+    }
+
+    /** Does again what was undone last. */
+    public Optional<Step> redo() {
+        open = null;
+        Optional<Step> step = journal.redo();
+        step.ifPresent(redone -> redone.changes().forEach(change -> values[change.segment()] = change.after()));
+        return step;
+    }
+
+    public Optional<Step> nextUndo() {
+        return journal.nextUndo();
+    }
+
+    public Optional<Step> nextRedo() {
+        return journal.nextRedo();
+    }
+
+    /** What happened to one segment, newest first. */
+    public List<HistoryEntry> history(int index) {
+        return journal.history(index);
+    }
+
+    /** What a writer must put into the original. */
+    public List<SegmentEdit> edits() {
+        List<SegmentEdit> edits = new ArrayList<>();
+        for (int i = 0; i < values.length; i++) {
+            if (values[i] != null) {
+                edits.add(new SegmentEdit(i, values[i].target(), values[i].state()));
+            }
+        }
+        return edits;
+    }
+
+    /** Writes the file as it stands now. */
+    public void write(OutputStream out, Progress progress) throws IOException {
+        file.write(edits(), out, progress);
+    }
+
+    /** How many segments are in each state; locked ones are not counted. */
+    public int[] states() {
+        int[] counts = new int[State.values().length];
+        for (int i = 0; i < values.length; i++) {
+            if (!segment(i).locked()) {
+                counts[state(i).ordinal()]++;
+            }
+        }
+        return counts;
+    }
+}

@@ -1,0 +1,24 @@
+package org.swaplane.lane;
+
+import java.time.Instant;
+import java.util.Optional;
+
+/**
+ * One crossing: a copy that went out, and what came back.
+ *
+ * @param code identity of the trip, five characters, written in every row of the copy
+ * @param sentSha256 of the copy that went out; its bytes are kept in the lane
+ * @param back what came back, empty while it is away
+ */
+public record Trip(
+        String code,
+        long track,
+        String person,
+        Purpose purpose,
+        Instant sentAt,
+        String sentName,
+        String sentSha256,
+        Optional<Back> back) {
+    /** The copy that came back; {@code report} is the name of the report in the lane's folder of reports. */
+    public record Back(Instant at, String name, String sha256, int changesTaken, String report) {}
+}

@@ -1,0 +1,200 @@
+package org.swaplane.number;
+
+import com.ibm.icu.lang.UCharacter;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Finds the numbers, times and dates of a text and reads them as values in the notation of its language. Thread-safe. */
+public final class NumberReader {
+    private static final Pattern TOKEN =
+            Pattern.compile("\\p{Nd}+(?:(?:[.,:/'\u2019\u00A0\u202F\u2009 -]|[hH](?=\\p{Nd}{2}))\\p{Nd}+)*");
+    private static final Pattern DATE = Pattern.compile("(\\d{1,4})([./-])(\\d{1,2})\\2(\\d{1,4})");
+    private static final Pattern CLOCK = Pattern.compile("(\\d{1,2})([:.hH])(\\d{2})(?:[:.](\\d{2}))?");
+    private static final Pattern HALF_DAY =
+            Pattern.compile("[ \u00A0\u202F]?([ap])\\.?[ \u00A0]?m\\b\\.?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern CLOCK_WORD = Pattern.compile("[ \u00A0\u202F]?(?:Uhr|h)\\b");
+
+    private final Notation notation;
+
+    public NumberReader(String language) {
+        this.notation = Notation.of(language);
+    }
+
+    Notation notation() {
+        return notation;
+    }
+
+    /** The numbers in the order of the text. */
+    public List<ReadNumber> read(String text) {
+        List<ReadNumber> result = new ArrayList<>();
+        Matcher matcher = TOKEN.matcher(text);
+        while (matcher.find()) {
+            readToken(text, matcher.start(), matcher.end(), result);
+        }
+        return result;
+    }
+
+    private void readToken(String text, int start, int end, List<ReadNumber> result) {
+        String written = text.substring(start, end);
+        String digits = withAsciiDigits(written);
+        ReadNumber dateOrTime = dateOrTime(text, start, end, digits);
+        if (dateOrTime != null) {
+            result.add(dateOrTime);
+            return;
+        }
+        int cut = firstCut(digits);
+        if (cut > 0) {
+            readToken(text, start, start + cut, result);
+            int next = start + cut + 1;
+            readToken(text, next, end, result);
+            return;
+        }
+        int signed = signedStart(text, start);
+        String sign = signed < start ? "-" : "";
+        result.add(new ReadNumber(
+                signed, end, text.substring(signed, end), ReadNumber.Kind.NUMBER, numberValues(digits, sign)));
+    }
+
+    private static String withAsciiDigits(String text) {
+        StringBuilder result = new StringBuilder(text.length());
+        text.chars().forEach(c -> {
+            int digit = UCharacter.digit(c, 10);
+            result.append(digit >= 0 ? (char) ('0' + digit) : (char) c);
+        });
+        return result.toString();
+    }
+
+    private ReadNumber dateOrTime(String text, int start, int end, String digits) {
+        Matcher date = DATE.matcher(digits);
+        if (date.matches()) {
+            Set<String> values = dateValues(date);
+            if (!values.isEmpty()) {
+                return new ReadNumber(start, end, text.substring(start, end), ReadNumber.Kind.DATE, values);
+            }
+        }
+        Matcher halfDay = HALF_DAY.matcher(text).region(end, text.length());
+        boolean isHalfDay = halfDay.lookingAt();
+        Matcher clock = CLOCK.matcher(digits);
+        if (clock.matches() && isClock(clock, isHalfDay || CLOCK_WORD.matcher(text).region(end, text.length()).lookingAt())) {
+            int hour = Integer.parseInt(clock.group(1));
+            int last = isHalfDay ? halfDay.end() : end;
+            Integer shifted = isHalfDay ? fullDayHour(hour, halfDay.group(1)) : Integer.valueOf(hour);
+            if (shifted != null && shifted <= 24 && Integer.parseInt(clock.group(3)) < 60) {
+                String seconds = clock.group(4) == null ? "" : ":" + clock.group(4);
+                String value = String.format(Locale.ROOT, "%d:%s%s", shifted, clock.group(3), seconds);
+                return new ReadNumber(start, last, text.substring(start, last), ReadNumber.Kind.TIME, Set.of(value));
+            }
+        }
+        if (isHalfDay && digits.matches("\\d{1,2}")) {
+            Integer hour = fullDayHour(Integer.parseInt(digits), halfDay.group(1));
+            if (hour != null) {
+                int last = halfDay.end();
+                // '14 Uhr' on the other side is read as the number 14.
+                Set<String> values = Set.of(hour + ":00", String.valueOf(hour));
+                return new ReadNumber(start, last, text.substring(start, last), ReadNumber.Kind.TIME, values);
+            }
+        }
+        return null;
+    }
+
+    private boolean isClock(Matcher clock, boolean named) {
+        return !clock.group(2).equals(".") || named || notation.dottedTime() && notation.decimal() != '.';
+    }
+
+    private static Integer fullDayHour(int hour, String half) {
+        if (hour < 1 || hour > 12) {
+            return null;
+        }
+        return hour % 12 + (half.equalsIgnoreCase("p") ? 12 : 0);
+    }
+
+    /** The readings of a date in the language's own order, or in that of ISO 8601 when the year stands first. */
+    private Set<String> dateValues(Matcher date) {
+        String order = date.group(1).length() == 4 ? "yMd" : notation.fieldOrder();
+        int[] fields = {
+            Integer.parseInt(date.group(1)), Integer.parseInt(date.group(3)), Integer.parseInt(date.group(4))
+        };
+        int year = fields[order.indexOf('y')];
+        int month = fields[order.indexOf('M')];
+        int day = fields[order.indexOf('d')];
+        boolean valid = month >= 1 && month <= 12 && day >= 1 && day <= 31;
+        int fullYear = year < 100 ? 2000 + year : year;
+        return valid ? Set.of(String.format(Locale.ROOT, "%04d-%02d-%02d", fullYear, month, day)) : Set.of();
+    }
+
+    /** Where two numbers only look like one: at a blank, slash, hyphen or colon that groups nothing; 0 for nowhere. */
+    private int firstCut(String digits) {
+        for (int i = 1; i < digits.length(); i++) {
+            char c = digits.charAt(i);
+            boolean separates = "/-:hH".indexOf(c) >= 0
+                    || (Notation.isBlank(c) || Notation.isApostrophe(c)) && !(notation.groups(c) && isGroup(digits, i))
+                    || c == ',' && notation.decimal() != ',' && notation.grouping() != ','
+                    || c == ',' && isEnumeration(digits, i);
+            if (separates) {
+                return i;
+            }
+        }
+        return 0;
+    }
+
+    /** {@code 1,2,3} is a list where a comma separates thousands. */
+    private boolean isEnumeration(String digits, int comma) {
+        return notation.grouping() == ',' && digits.indexOf(',') != digits.lastIndexOf(',') && !isGroup(digits, comma);
+    }
+
+    /** Whether the separator at {@code at} stands after one to three digits, or a whole group, and before exactly three. */
+    private static boolean isGroup(String digits, int at) {
+        int before = 0;
+        while (at - before > 0 && Character.isDigit(digits.charAt(at - before - 1))) {
+            before++;
+        }
+        int after = 0;
+        while (at + after + 1 < digits.length() && Character.isDigit(digits.charAt(at + after + 1))) {
+            after++;
+        }
+        return before >= 1 && before <= 3 && after == 3;
+    }
+
+    private static int signedStart(String text, int start) {
+        if (start == 0 || "-\u2212".indexOf(text.charAt(start - 1)) < 0) {
+            return start;
+        }
+        boolean free = start == 1
+                || Character.isWhitespace(text.charAt(start - 2))
+                || Character.isSpaceChar(text.charAt(start - 2))
+                || "([{".indexOf(text.charAt(start - 2)) >= 0;
+        return free ? start - 1 : start;
+    }
+
+    private Set<String> numberValues(String digits, String sign) {
+        StringBuilder plain = new StringBuilder(sign);
+        boolean fraction = false;
+        for (int i = 0; i < digits.length(); i++) {
+            char c = digits.charAt(i);
+            if (Character.isDigit(c)) {
+                plain.append(c);
+            } else if (c == notation.decimal() && !fraction && digits.indexOf(c, i + 1) < 0) {
+                plain.append('.');
+                fraction = true;
+            } else if (fraction || !notation.groups(c) || !isGroup(digits, i)) {
+                return dotted(digits);
+            }
+        }
+        return Set.of(canonical(plain.toString()));
+    }
+
+    /** Versions and section numbers ({@code 2.10.1}) are no values: they must stay as they are. */
+    private static Set<String> dotted(String digits) {
+        return digits.matches("\\d+(\\.\\d+){2,}") ? Set.of("#" + digits) : Set.of();
+    }
+
+    private static String canonical(String plain) {
+        BigDecimal value = new BigDecimal(plain);
+        return value.signum() == 0 ? "0" : value.stripTrailingZeros().toPlainString();
+    }
+}

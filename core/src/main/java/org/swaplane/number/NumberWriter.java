@@ -1,0 +1,84 @@
+package org.swaplane.number;
+
+import com.ibm.icu.text.DecimalFormat;
+import com.ibm.icu.text.NumberFormat;
+import java.math.BigDecimal;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Writes a value that was read in one language in the notation of another. */
+public final class NumberWriter {
+    private final Notation notation;
+
+    public NumberWriter(String language) {
+        this.notation = Notation.of(language);
+    }
+
+    /**
+     * What should stand in the target in place of {@code wrong} so that it says what {@code right} says; empty when that is not
+     * certain.
+     */
+    public Optional<String> corrected(ReadNumber right, ReadNumber wrong) {
+        if (right.kind() != wrong.kind() || right.values().isEmpty()) {
+            return Optional.empty();
+        }
+        return switch (right.kind()) {
+            case NUMBER -> number(right);
+            case TIME -> time(right, wrong);
+            case DATE -> date(right, wrong);
+        };
+    }
+
+    private Optional<String> number(ReadNumber right) {
+        String value = right.values().iterator().next();
+        if (value.startsWith("#")) {
+            return Optional.of(right.written());
+        }
+        int fraction = 0;
+        String written = right.written();
+        int lastMark = Math.max(written.lastIndexOf('.'), written.lastIndexOf(','));
+        if (value.contains(".") || lastMark > 0 && isFraction(written, lastMark, value)) {
+            fraction = written.length() - lastMark - 1;
+        }
+        DecimalFormat format = (DecimalFormat) NumberFormat.getInstance(notation.locale());
+        format.setMinimumFractionDigits(fraction);
+        format.setMaximumFractionDigits(fraction);
+        format.setGroupingUsed(written.codePoints().filter(Character::isDigit).count() < written.strip().length() - (fraction > 0 ? 1 : 0)
+                && Math.abs(new BigDecimal(value).longValue()) >= 1000);
+        return Optional.of(format.format(new BigDecimal(value)));
+    }
+
+    /** {@code 4.00} means 4 and is written with two decimals. */
+    private static boolean isFraction(String written, int mark, String value) {
+        String whole = written.substring(0, mark).replaceAll("\\D", "");
+        return whole.equals(value) && written.substring(mark + 1).matches("0+");
+    }
+
+    private Optional<String> time(ReadNumber right, ReadNumber wrong) {
+        String value = right.values().stream()
+                .filter(each -> each.contains(":"))
+                .findFirst()
+                .orElseThrow();
+        String separator = wrong.written().replaceAll("^\\d+([:.hH])?.*$", "$1");
+        boolean halfDay = wrong.written().toLowerCase(Locale.ROOT).contains("m");
+        if (separator.isEmpty() || halfDay || !notation.hours24()) {
+            return Optional.empty();
+        }
+        boolean twoDigits = right.written().startsWith("0") || wrong.written().matches("\\d{2}.*");
+        String padded = twoDigits && value.indexOf(':') == 1 ? "0" + value : value;
+        return Optional.of(padded.replace(":", separator));
+    }
+
+    private Optional<String> date(ReadNumber right, ReadNumber wrong) {
+        String[] fields = right.values().iterator().next().split("-");
+        String separator = wrong.written().replaceAll("^\\d+(\\D).*$", "$1");
+        if (wrong.written().matches("\\d{4}.*")) {
+            return Optional.of(String.join(separator, fields));
+        }
+        StringBuilder out = new StringBuilder();
+        for (char field : notation.fieldOrder().toCharArray()) {
+            out.append(out.isEmpty() ? "" : separator).append(fields["yMd".indexOf(field)]);
+        }
+        return Optional.of(out.toString());
+    }
+}

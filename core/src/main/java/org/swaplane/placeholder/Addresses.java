@@ -1,0 +1,23 @@
+package org.swaplane.placeholder;
+
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Web and e-mail addresses in text, which nobody translates. */
+public final class Addresses {
+    private static final Pattern ADDRESS = Pattern.compile("(?:https?://|www\\.)\\S+|[\\w.+-]+@[\\w-]+(?:\\.[\\w-]+)+");
+
+    private Addresses() {}
+
+    /** The text with every character of an address replaced by {@code filler}, so that offsets stay. */
+    public static String mask(String text, char filler) {
+        StringBuilder result = new StringBuilder(text);
+        Matcher address = ADDRESS.matcher(text);
+        while (address.find()) {
+            for (int i = address.start(); i < address.end(); i++) {
+                result.setCharAt(i, filler);
+            }
+        }
+        return result.toString();
+    }
+}
