@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.SecureRandom;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -140,6 +141,13 @@ public final class Lane implements AutoCloseable {
         Track track = new Track(id, source.name(), sha256, kept, new Journal(database, id, clock));
         tracks.add(track);
         return track;
+    }
+
+    /** When the file of a track came in. */
+    public Instant takenInAt(Track track) {
+        return database
+                .query(row -> Instant.parse(row.getString(1)), "select added_at from track where id = ?", track.id())
+                .get(0);
     }
 
     /** The client's file as it came. */

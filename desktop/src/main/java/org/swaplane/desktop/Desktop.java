@@ -1,10 +1,56 @@
 package org.swaplane.desktop;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.Optional;
+import java.util.prefs.Preferences;
+import javafx.application.Application;
+import org.swaplane.demo.DemoLane;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.lane.Lane;
+import org.swaplane.task.Progress;
 
+/** Starts the desktop. Each of these returns when its window is closed; one start for each process. */
 public final class Desktop {
-    public static void openDemo() {}
-    public static void open(Optional<Path> lane) {}
-    public static void takePictures(Path folder) {}
+    private static final String LAST = "last-lane";
+
+    private Desktop() {}
+
+    /** With a fresh copy of the demo lane. */
+    public static void openDemo() {
+        try {
+            Path folder = Files.createTempDirectory("swaplane-demo");
+            System.err.println("swaplane: the demo lane is in " + folder);
+            SwapLaneApplication.start(() -> DemoLane.createWithReturnedCopy(folder, Clock.systemUTC()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** With a lane: the given one, made when its folder holds none; else that of last time; else a new one in the home folder. */
+    public static void open(Optional<Path> lane) {
+        Preferences remembered = Preferences.userNodeForPackage(Desktop.class);
+        Path home = Path.of(System.getProperty("user.home"), "Swap Lane");
+        Path folder = lane.orElseGet(() -> Path.of(remembered.get(LAST, home.toString()))).toAbsolutePath();
+        remembered.put(LAST, folder.toString());
+        SwapLaneApplication.start(() -> openOrCreate(folder));
+    }
+
+    private static Lane openOrCreate(Path folder) throws IOException {
+        FormatRegistry formats = FormatRegistry.ofInstalled();
+        if (Files.exists(folder.resolve("lane.db"))) {
+            return Lane.open(folder, formats, Clock.systemUTC(), Progress.NONE);
+        }
+        Files.createDirectories(folder);
+        return Lane.create(folder, folder.getFileName().toString(), formats, Clock.systemUTC());
+    }
+
+    /** Goes through the demo lane and leaves a PNG of each main view in {@code folder}. */
+    public static void takePictures(Path folder) {
+        PictureTour.into(folder);
+        Application.launch(PictureTour.class);
+    }
 }

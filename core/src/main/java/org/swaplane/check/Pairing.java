@@ -1,0 +1,116 @@
+package org.swaplane.check;
+
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.function.BiPredicate;
+import org.swaplane.content.Content;
+import org.swaplane.content.Tag;
+import org.swaplane.content.TagNumbers;
+import org.swaplane.number.NumberReader;
+import org.swaplane.number.ReadNumber;
+import org.swaplane.placeholder.Placeholders;
+import org.swaplane.placeholder.Placeholders.Found;
+
+/**
+ * Every tag, placeholder and number of a source linked to its counterpart in the target.
+ *
+ * @param links of counterparts, as indexes into {@code source} and {@code target}; what is in no link is a gap
+ */
+public record Pairing(List<Item> source, List<Item> target, List<Link> links) {
+    public Pairing {
+        source = List.copyOf(source);
+        target = List.copyOf(target);
+        links = List.copyOf(links);
+    }
+
+    public enum Kind {
+        TAG,
+        PLACEHOLDER,
+        NUMBER
+    }
+
+    /** One thing that must have a counterpart; for a tag {@code written} is its number with {@code /} as in tag notation. */
+    public record Item(Kind kind, String written) {}
+
+    public record Link(int source, int target) {}
+
+    /** Pairs the two texts of a segment. */
+    public static Pairing of(CheckedSegment segment) {
+        Builder builder = new Builder();
+        TagNumbers numbers = TagNumbers.of(segment.source());
+        builder.add(
+                Kind.TAG,
+                segment.source().tags(),
+                segment.target().tags(),
+                Tag::matches,
+                labels(numbers, segment.source()),
+                labels(numbers, segment.target()));
+        Placeholders placeholders = new Placeholders();
+        String source = segment.source().plainText();
+        String target = segment.target().plainText();
+        List<Found> inSource = placeholders.find(source);
+        List<Found> inTarget = placeholders.find(target);
+        builder.add(
+                Kind.PLACEHOLDER,
+                inSource,
+                inTarget,
+                (one, other) -> one.written().equals(other.written()),
+                inSource.stream().map(Found::written).toList(),
+                inTarget.stream().map(Found::written).toList());
+        List<ReadNumber> sourceNumbers =
+                new NumberReader(segment.sourceLanguage()).read(placeholders.mask(source, '\uFFFC'));
+        List<ReadNumber> targetNumbers =
+                new NumberReader(segment.targetLanguage()).read(placeholders.mask(target, '\uFFFC'));
+        builder.add(
+                Kind.NUMBER,
+                sourceNumbers,
+                targetNumbers,
+                ReadNumber::agreesWith,
+                sourceNumbers.stream().map(ReadNumber::written).toList(),
+                targetNumbers.stream().map(ReadNumber::written).toList());
+        return new Pairing(builder.source, builder.target, builder.links);
+    }
+
+    public boolean isEmpty() {
+        return source.isEmpty() && target.isEmpty();
+    }
+
+    private static List<String> labels(TagNumbers numbers, Content content) {
+        Iterator<Integer> number = numbers.in(content).iterator();
+        return content.tags().stream()
+                .map(tag -> switch (tag.kind()) {
+                    case OPEN -> number.next() + "";
+                    case CLOSE -> "/" + number.next();
+                    case STANDALONE -> number.next() + "/";
+                })
+                .toList();
+    }
+
+    private static final class Builder {
+        private final List<Item> source = new ArrayList<>();
+        private final List<Item> target = new ArrayList<>();
+        private final List<Link> links = new ArrayList<>();
+
+        private <T> void add(
+                Kind kind,
+                List<T> inSource,
+                List<T> inTarget,
+                BiPredicate<T, T> matches,
+                List<String> sourceLabels,
+                List<String> targetLabels) {
+            boolean[] used = new boolean[inTarget.size()];
+            for (int i = 0; i < inSource.size(); i++) {
+                for (int j = 0; j < inTarget.size(); j++) {
+                    if (!used[j] && matches.test(inSource.get(i), inTarget.get(j))) {
+                        used[j] = true;
+                        links.add(new Link(source.size() + i, target.size() + j));
+                        break;
+                    }
+                }
+            }
+            sourceLabels.forEach(label -> source.add(new Item(kind, label)));
+            targetLabels.forEach(label -> target.add(new Item(kind, label)));
+        }
+    }
+}

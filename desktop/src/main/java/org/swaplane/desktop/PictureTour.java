@@ -1,0 +1,114 @@
+package org.swaplane.desktop;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.animation.PauseTransition;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.stage.Stage;
+import javafx.util.Duration;
+import org.swaplane.demo.DemoLane;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.ViewId;
+import org.swaplane.exchange.RowChange;
+
+/** Goes through the job on the demo lane, on a day that is always the same, and takes a picture of each main view. */
+public final class PictureTour extends Application {
+    private static final Clock DAY = Clock.fixed(Instant.parse("2026-11-23T09:30:00Z"), ZoneOffset.UTC);
+    private static Path pictures;
+
+    private final Deque<Runnable> steps = new ArrayDeque<>();
+    private LaneSession session;
+    private Scene scene;
+    private Path folder;
+
+    /** JavaFX makes the application itself, so where the pictures go waits here for it. */
+    static void into(Path chosen) {
+        pictures = chosen;
+    }
+
+    @Override
+    public void start(Stage stage) throws IOException {
+        folder = Files.createTempDirectory("swaplane-pictures");
+        Files.createDirectories(pictures);
+        session = new LaneSession(DemoLane.createWithReturnedCopy(folder, DAY));
+        scene = Window.scene(session, List::of);
+        stage.setScene(scene);
+        stage.show();
+        plan();
+        next();
+    }
+
+    private void plan() {
+        step(() -> show(ViewId.BOARD), "board");
+        step(() -> {
+            session.viewProperty().set(ViewId.DRY_RUN);
+            session.runDryRun();
+        }, "dry-run");
+        step(() -> show(ViewId.EXCHANGE), "exchange");
+        step(() -> session.receive(folder.resolve("returned").resolve("scan final (2).docx")), "bring-back");
+        step(() -> {
+            Set<Integer> sound = session.returnedProperty().get().reading().sound().stream()
+                    .map(RowChange::number)
+                    .collect(Collectors.toSet());
+            session.takeReturned(sound);
+            session.dismissMessage();
+            show(ViewId.CHECKS);
+        }, "checks");
+        step(() -> {
+            session.inHandProperty().set(7);
+            show(ViewId.REVIEW);
+        }, "review");
+        step(() -> ((Button) scene.lookup("#toggle-dark")).fire(), "review-dark");
+        step(() -> {
+            ((Button) scene.lookup("#toggle-dark")).fire();
+            show(ViewId.RELEASE);
+        }, "release");
+        steps.add(Platform::exit);
+    }
+
+    private void show(ViewId view) {
+        session.viewProperty().set(view);
+    }
+
+    private void step(Runnable action, String picture) {
+        steps.add(action);
+        steps.add(() -> {
+            try {
+                Picture.save(scene, pictures.resolve(picture + ".png"));
+            } catch (IOException e) {
+                throw new IllegalStateException("the picture cannot be written", e);
+            }
+        });
+    }
+
+    /** The next step, once the work in the background is done and the window has had time to draw. */
+    private void next() {
+        PauseTransition pause = new PauseTransition(Duration.millis(700));
+        pause.setOnFinished(event -> {
+            if (!session.background().busyProperty().get()) {
+                steps.poll().run();
+            }
+            if (!steps.isEmpty()) {
+                next();
+            }
+        });
+        pause.play();
+    }
+
+    @Override
+    public void stop() {
+        session.close();
+    }
+}

@@ -1,0 +1,54 @@
+package org.swaplane.desktop;
+
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.application.Application;
+import javafx.scene.Scene;
+import javafx.stage.FileChooser;
+import javafx.stage.Stage;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.lane.Lane;
+
+/** The window over one lane. */
+public final class SwapLaneApplication extends Application {
+    private static LaneOpener opener;
+
+    private LaneSession session;
+
+    /** Opens the lane that the window shows. */
+    interface LaneOpener {
+        Lane open() throws IOException;
+    }
+
+    /** JavaFX makes the application itself, so what to open waits here for it. */
+    static void start(LaneOpener lane) {
+        opener = lane;
+        launch(SwapLaneApplication.class);
+    }
+
+    @Override
+    public void start(Stage stage) throws IOException {
+        session = new LaneSession(opener.open());
+        Scene scene = Window.scene(session, () -> choose(stage));
+        stage.setTitle(Strings.say("app.title", session.lane().name()));
+        stage.setScene(scene);
+        stage.setWidth(1280);
+        stage.setHeight(800);
+        stage.show();
+    }
+
+    private static List<Path> choose(Stage stage) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(Strings.say("board.choose"));
+        List<File> files = chooser.showOpenMultipleDialog(stage);
+        return files == null ? List.of() : files.stream().map(File::toPath).toList();
+    }
+
+    @Override
+    public void stop() {
+        session.close();
+    }
+}

@@ -1,0 +1,45 @@
+package org.swaplane.desktop;
+
+import java.util.EnumMap;
+import java.util.Map;
+import javafx.scene.Scene;
+import javafx.scene.layout.StackPane;
+import org.swaplane.desktop.board.BoardView;
+import org.swaplane.desktop.checks.ChecksView;
+import org.swaplane.desktop.dryrun.DryRunView;
+import org.swaplane.desktop.exchange.ExchangeView;
+import org.swaplane.desktop.release.ReleaseView;
+import org.swaplane.desktop.review.ReviewView;
+import org.swaplane.desktop.session.FilePicker;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.shell.Commands;
+import org.swaplane.desktop.shell.Shell;
+import org.swaplane.desktop.shell.View;
+import org.swaplane.desktop.theme.Theme;
+
+/** Puts the views, the commands and the theme of a window together. */
+public final class Window {
+    private Window() {}
+
+    public static Scene scene(LaneSession session, FilePicker picker) {
+        ReviewView review = new ReviewView(session);
+        ChecksView checks = new ChecksView(session);
+        Map<ViewId, View> views = new EnumMap<>(ViewId.class);
+        views.put(ViewId.BOARD, new BoardView(session, picker));
+        views.put(ViewId.DRY_RUN, new DryRunView(session));
+        views.put(ViewId.EXCHANGE, new ExchangeView(session, picker));
+        views.put(ViewId.REVIEW, review);
+        views.put(ViewId.CHECKS, checks);
+        views.put(ViewId.RELEASE, new ReleaseView(session));
+        Commands commands = new Commands();
+        review.addCommands(commands);
+        checks.addCommands(commands);
+        Scene scene = new Scene(new StackPane(), 1280, 800);
+        Theme theme = new Theme(scene);
+        Runnable toggleDark = () -> theme.darkProperty().set(!theme.darkProperty().get());
+        scene.setRoot(new Shell(session, commands, views, toggleDark));
+        commands.listenTo(scene);
+        return scene;
+    }
+}

@@ -1,0 +1,62 @@
+package org.swaplane.desktop.board;
+
+import java.util.List;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.FilePicker;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.shell.View;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.lane.Track;
+import org.swaplane.lane.Trip;
+
+/** Every track of the lane as a road; the place to drop whatever arrives. */
+public final class BoardView implements View {
+    private final LaneSession session;
+    private final VBox roads = Parts.styled(new VBox(), "roads");
+    private final IntakePanel intake;
+    private final Button choose;
+    private final VBox node;
+
+    public BoardView(LaneSession session, FilePicker picker) {
+        this.session = session;
+        this.intake = new IntakePanel(session);
+        this.choose = Parts.button("choose-files", "board.choose", () -> picker.chooseFiles().forEach(session::receive));
+        ScrollPane scroll = new ScrollPane(Parts.column(intake, roads));
+        scroll.setFitToWidth(true);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        node = Parts.styled(
+                new VBox(Parts.row(Parts.title("view.board"), Parts.spacer(), choose), Parts.quiet(Strings.say("board.drop")), scroll),
+                "view");
+        session.intakeProperty().addListener((property, before, now) -> intake.show(now));
+        intake.show(session.intakeProperty().get());
+    }
+
+    @Override
+    public Parent node() {
+        return node;
+    }
+
+    @Override
+    public void focus() {
+        choose.requestFocus();
+    }
+
+    @Override
+    public void refresh() {
+        roads.getChildren().clear();
+        List<Trip> trips = session.lane().trips().all();
+        for (Track track : session.lane().tracks()) {
+            List<Trip> own =
+                    trips.stream().filter(trip -> trip.track() == track.id()).toList();
+            roads.getChildren().add(new TrackCard(session, track, own));
+        }
+        if (session.lane().tracks().isEmpty() && session.intakeProperty().get() == null) {
+            roads.getChildren().add(Parts.styled(Parts.quiet(Strings.say("board.empty")), "empty"));
+        }
+    }
+}

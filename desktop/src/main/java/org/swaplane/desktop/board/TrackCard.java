@@ -1,0 +1,90 @@
+package org.swaplane.desktop.board;
+
+import java.util.List;
+import java.util.Locale;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.State;
+import org.swaplane.lane.Track;
+import org.swaplane.lane.Trip;
+
+/** One track: its road, what stands in its way, and the next step. */
+final class TrackCard extends VBox {
+    private final LaneSession session;
+    private final Track track;
+
+    TrackCard(LaneSession session, Track track, List<Trip> trips) {
+        this.session = session;
+        this.track = track;
+        getStyleClass().addAll("card", "track");
+        Label languages = Parts.quiet(Strings.say(
+                "strip.languages", track.document().sourceLanguage(), track.document().targetLanguage()));
+        HBox head = Parts.row(Parts.styled(new Label(track.name()), "heading"), languages, Parts.spacer());
+        ViewId next = next(trips);
+        Button step = Parts.primary("next-step", "board.next." + key(next), () -> go(next));
+        getChildren().addAll(head, new Road(track, trips, session.lane()), Parts.row(blockers(trips), Parts.spacer(), step));
+    }
+
+    private static String key(ViewId view) {
+        return view.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private void go(ViewId view) {
+        if (session.track() != track) {
+            session.choose(track);
+        }
+        session.viewProperty().set(view);
+    }
+
+    /** What to do next with this track. */
+    private ViewId next(List<Trip> trips) {
+        if (session.lane().proofs().lastDryRun(track).isEmpty()) {
+            return ViewId.DRY_RUN;
+        }
+        if (trips.isEmpty() || trips.stream().anyMatch(trip -> trip.back().isEmpty())) {
+            return ViewId.EXCHANGE;
+        }
+        if (session.track() == track && !session.openFindings().isEmpty()) {
+            return ViewId.CHECKS;
+        }
+        return unreviewed() > 0 ? ViewId.REVIEW : ViewId.RELEASE;
+    }
+
+    private int unreviewed() {
+        int[] states = track.states();
+        return states[State.INITIAL.ordinal()] + states[State.TRANSLATED.ordinal()];
+    }
+
+    private HBox blockers(List<Trip> trips) {
+        HBox row = Parts.styled(new HBox(), "blockers");
+        long away = trips.stream().filter(trip -> trip.back().isEmpty()).count();
+        if (session.lane().proofs().lastDryRun(track).isEmpty()) {
+            add(row, Strings.say("board.block.dry-run"));
+        }
+        if (away > 0) {
+            add(row, Strings.say("board.block.away", away));
+        }
+        if (session.track() == track && !session.openFindings().isEmpty()) {
+            add(row, Strings.say("board.block.findings", session.openFindings().size()));
+        }
+        if (unreviewed() > 0) {
+            add(row, Strings.say("board.block.unreviewed", unreviewed()));
+        }
+        if (row.getChildren().isEmpty()) {
+            add(row, Strings.say("board.block.none"));
+        }
+        return row;
+    }
+
+    private static void add(HBox row, String text) {
+        Label label = Parts.styled(new Label(text), "blocker");
+        label.setMinWidth(0);
+        row.getChildren().add(label);
+    }
+}

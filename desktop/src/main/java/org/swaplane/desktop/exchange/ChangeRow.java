@@ -1,0 +1,110 @@
+package org.swaplane.desktop.exchange;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.swaplane.compare.Span;
+import org.swaplane.compare.TextDifference;
+import org.swaplane.content.TagNotation;
+import org.swaplane.content.TagNumbers;
+import org.swaplane.desktop.text.ContentFlow;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.exchange.RowChange;
+import org.swaplane.exchange.StructureProblem;
+import org.swaplane.format.table.Revision;
+
+/** One change that came back: source, and the three texts with what differs marked. */
+final class ChangeRow extends GridPane {
+    private final Label number = Parts.styled(new Label(), "row-number");
+    private final ContentFlow source = new ContentFlow();
+    private final ContentFlow sent = new ContentFlow();
+    private final ContentFlow returned = new ContentFlow();
+    private final ContentFlow now = new ContentFlow();
+    private final Label by = Parts.quiet("");
+    private final Label problems = Parts.styled(new Label(), "stop-text");
+    private final ToggleButton take = new ToggleButton();
+    private RowChange shown;
+
+    ChangeRow(Consumer<RowChange> toggle) {
+        getStyleClass().add("change-row");
+        ColumnConstraints narrow = new ColumnConstraints(40);
+        ColumnConstraints wide = new ColumnConstraints(60, 100, Double.MAX_VALUE);
+        wide.setHgrow(Priority.ALWAYS);
+        ColumnConstraints button = new ColumnConstraints(112);
+        getColumnConstraints().setAll(narrow, wide, wide, wide, button);
+        problems.setWrapText(true);
+        take.setMaxWidth(Double.MAX_VALUE);
+        take.setFocusTraversable(false);
+        take.setOnAction(event -> toggle.accept(shown));
+        addRow(0, number, text("return.source", source), text("return.sent", sent), text("return.returned", returned), take);
+        add(text("return.now", now), 2, 1);
+        add(Parts.styled(new VBox(by, problems), "column-tight"), 3, 1);
+        GridPane.setValignment(number, VPos.TOP);
+        GridPane.setValignment(take, VPos.TOP);
+    }
+
+    private static VBox text(String key, ContentFlow flow) {
+        VBox box = Parts.styled(new VBox(Parts.styled(new Label(Strings.say(key)), "caption"), flow), "column-tight");
+        box.setAlignment(Pos.TOP_LEFT);
+        return box;
+    }
+
+    void show(RowChange change, boolean taken) {
+        shown = change;
+        number.setText(String.valueOf(change.number()));
+        TagNumbers numbers = TagNumbers.of(change.segment().source());
+        source.show(change.segment().source(), numbers, List.of());
+        TextDifference difference = TextDifference.between(change.sent(), change.returned());
+        showWritten(sent, change, change.sent(), difference.before());
+        showWritten(returned, change, change.returned(), difference.after());
+        boolean conflict = change.what() == RowChange.Case.CONFLICT;
+        now.getParent().setVisible(conflict);
+        now.getParent().setManaged(conflict);
+        now.show(change.now(), numbers, List.of());
+        by.setText(Strings.say(
+                        "return.case." + change.what().name().toLowerCase(Locale.ROOT).replace('_', '-'))
+                + change.revision().map(Revision::author).map(author -> ", " + author).orElse(""));
+        problems.setText(change.problems().stream().map(StructureProblem::message).collect(Collectors.joining("\n")));
+        problems.setManaged(!change.problems().isEmpty());
+        boolean possible = change.takeable().isPresent();
+        take.setDisable(!possible);
+        take.setSelected(taken);
+        boolean repairs = change.problems().stream().anyMatch(each -> each.kind() == StructureProblem.Kind.TAGS_DAMAGED);
+        take.setText(Strings.say(
+                !possible ? "return.cannot" : taken ? "return.taking" : repairs ? "return.repair" : "return.keeping"));
+    }
+
+    /** Differences are counted in the written form; where tags are written the marks go with the text only. */
+    private static void showWritten(ContentFlow flow, RowChange change, String written, List<Span> marked) {
+        TagNotation.Reading reading = TagNotation.read(written, change.segment().source());
+        if (reading.content().tags().isEmpty()) {
+            flow.show(written, marked);
+        } else {
+            flow.show(
+                    reading.content(),
+                    TagNumbers.of(change.segment().source()),
+                    withoutTokens(written, marked));
+        }
+    }
+
+    private static List<Span> withoutTokens(String written, List<Span> marked) {
+        return marked.stream()
+                .map(span -> new Span(plainLength(written, span.start()), plainLength(written, span.end())))
+                .filter(span -> span.end() > span.start())
+                .toList();
+    }
+
+    private static int plainLength(String written, int end) {
+        return written.substring(0, end).replaceAll("⟦/?\\d+/?⟧", "").replaceAll("⟦[^⟧]*$", "").length();
+    }
+}

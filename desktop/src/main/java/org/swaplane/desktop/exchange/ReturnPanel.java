@@ -1,0 +1,133 @@
+package org.swaplane.desktop.exchange;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Dates;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.exchange.RowChange;
+import org.swaplane.exchange.StructureProblem;
+import org.swaplane.lane.BringBack;
+
+/** A copy that came back: problems of the table first, then three texts for every change, taken or kept one by one. */
+final class ReturnPanel extends VBox {
+    private final LaneSession session;
+    private final Label about = Parts.styled(new Label(), "heading");
+    private final Label summary = Parts.quiet("");
+    private final VBox problems = Parts.styled(new VBox(), "column-tight");
+    private final ScrollPane problemsScroll = new ScrollPane(problems);
+    private final ListView<RowChange> changes = new ListView<>();
+    private final Button take;
+    private final Set<Integer> chosen = new HashSet<>();
+
+    ReturnPanel(LaneSession session) {
+        this.session = session;
+        getStyleClass().add("column");
+        setId("return-panel");
+        take = Parts.primary("take-changes", "return.take", () -> session.takeReturned(Set.copyOf(chosen)));
+        changes.setId("return-changes");
+        changes.setCellFactory(list -> new ChangeCell());
+        changes.setOnKeyPressed(event -> {
+            RowChange change = changes.getSelectionModel().getSelectedItem();
+            if (event.getCode() == KeyCode.SPACE && change != null) {
+                toggle(change);
+                event.consume();
+            }
+        });
+        VBox.setVgrow(changes, Priority.ALWAYS);
+        problemsScroll.setFitToWidth(true);
+        problemsScroll.setMinHeight(96);
+        problemsScroll.setMaxHeight(112);
+        Button sound = Parts.button("choose-sound", "return.choose-sound", () -> choose(change -> change.sound()));
+        Button all = Parts.button("choose-all", "return.choose-all", () -> choose(change -> change.takeable().isPresent()));
+        Button none = Parts.button("choose-none", "return.choose-none", () -> choose(change -> false));
+        Button leave = Parts.button("leave-returned", "return.leave", session::leaveReturned);
+        getChildren()
+                .addAll(
+                        Parts.row(about, summary),
+                        problemsScroll,
+                        changes,
+                        Parts.row(sound, all, none, Parts.spacer(), leave, take));
+    }
+
+    void show(BringBack.Recognised copy) {
+        setVisible(copy != null);
+        setManaged(copy != null);
+        chosen.clear();
+        if (copy == null) {
+            changes.getItems().clear();
+            return;
+        }
+        about.setText(Strings.say("return.about", copy.trip().person(), copy.track().name()));
+        summary.setText(Strings.say(
+                "return.summary",
+                copy.copy().name(),
+                Dates.day(copy.trip().sentAt()),
+                copy.reading().changes().size(),
+                copy.reading().untouched(),
+                copy.reading().remarks().size()));
+        List<StructureProblem> found = copy.reading().problems();
+        problems.getChildren().setAll(Parts.heading("return.problems"));
+        found.forEach(problem -> problems.getChildren().add(new Label(problem.message())));
+        problemsScroll.setVisible(!found.isEmpty());
+        problemsScroll.setManaged(!found.isEmpty());
+        changes.setPlaceholder(Parts.quiet(Strings.say("return.nothing")));
+        changes.getItems().setAll(copy.reading().changes());
+        choose(RowChange::sound);
+        changes.getSelectionModel().selectFirst();
+    }
+
+    void focusFirst() {
+        changes.requestFocus();
+    }
+
+    private void choose(Predicate<RowChange> which) {
+        chosen.clear();
+        chosen.addAll(changes.getItems().stream()
+                .filter(which)
+                .map(RowChange::number)
+                .collect(Collectors.toSet()));
+        chosenChanged();
+    }
+
+    private void toggle(RowChange change) {
+        if (change.takeable().isPresent() && !chosen.remove(change.number())) {
+            chosen.add(change.number());
+        }
+        chosenChanged();
+    }
+
+    private void chosenChanged() {
+        take.setText(Strings.say("return.take-count", chosen.size()));
+        changes.refresh();
+    }
+
+    private final class ChangeCell extends ListCell<RowChange> {
+        private final ChangeRow row = new ChangeRow(ReturnPanel.this::toggle);
+
+        ChangeCell() {
+            prefWidthProperty().bind(changes.widthProperty().subtract(24));
+        }
+
+        @Override
+        protected void updateItem(RowChange change, boolean empty) {
+            super.updateItem(change, empty);
+            setGraphic(empty ? null : row);
+            if (!empty) {
+                row.show(change, chosen.contains(change.number()));
+            }
+        }
+    }
+}

@@ -1,0 +1,6 @@
+package org.swaplane.desktop.review;
+
+import org.swaplane.content.Tag;
+
+/** A tag in the editor with its number; a single character there, so it cannot be half-deleted. */
+record Chip(Tag tag, int number) {}

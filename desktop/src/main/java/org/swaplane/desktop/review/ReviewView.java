@@ -1,0 +1,179 @@
+package org.swaplane.desktop.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.BooleanSupplier;
+import javafx.application.Platform;
+import javafx.scene.Parent;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.fxmisc.flowless.VirtualFlow;
+import org.fxmisc.flowless.VirtualizedScrollPane;
+import org.swaplane.content.Tag;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.Message;
+import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.shell.Commands;
+import org.swaplane.desktop.shell.View;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.lane.Track;
+
+/** All segments, source and target side by side; the one in hand is open. */
+public final class ReviewView implements View {
+    private final LaneSession session;
+    private final ReviewModel model;
+    private final SegmentBench bench;
+    private final SegmentSide side;
+    private final List<SegmentRow> rows = new ArrayList<>();
+    private final VirtualFlow<Integer, SegmentRow> flow;
+    private final ComboBox<ReviewModel.Filter> filter = new ComboBox<>();
+    private final TextField text = new TextField();
+    private final Label listed = Parts.quiet("");
+    private final VBox node;
+    private Track shown;
+
+    public ReviewView(LaneSession session) {
+        this.session = session;
+        this.model = new ReviewModel(session);
+        this.bench = new SegmentBench(session);
+        this.side = new SegmentSide(session);
+        this.flow = VirtualFlow.createVertical(model.listed(), this::row);
+        flow.setId("segments");
+        VirtualizedScrollPane<VirtualFlow<Integer, SegmentRow>> scroll = new VirtualizedScrollPane<>(flow);
+        HBox.setHgrow(scroll, Priority.ALWAYS);
+        HBox split = Parts.styled(new HBox(scroll, side), "review-split");
+        VBox.setVgrow(split, Priority.ALWAYS);
+        node = Parts.styled(new VBox(filterBar(), split), "view");
+        session.inHandProperty().addListener((property, before, now) -> inHandChanged());
+    }
+
+    private SegmentRow row(int index) {
+        SegmentRow row = new SegmentRow(index, session, bench);
+        rows.add(row);
+        return row;
+    }
+
+    private HBox filterBar() {
+        filter.setId("review-filter");
+        filter.getItems().setAll(ReviewModel.Filter.values());
+        filter.setValue(ReviewModel.Filter.ALL);
+        filter.setCellFactory(list -> new FilterCell());
+        filter.setButtonCell(new FilterCell());
+        filter.setOnAction(event -> applyFilter());
+        text.setId("review-text");
+        text.setPromptText(Strings.say("review.text"));
+        text.setPrefWidth(240);
+        text.textProperty().addListener((property, before, now) -> applyFilter());
+        return Parts.row(
+                Parts.title("view.review"),
+                Parts.spacer(),
+                listed,
+                text,
+                filter,
+                Parts.button("clear-prefilled", "review.clear-prefilled", this::clearPrefilled));
+    }
+
+    private void applyFilter() {
+        model.filter(filter.getValue(), text.getText());
+        refresh();
+    }
+
+    private void clearPrefilled() {
+        int cleared = session.clearPrefilled();
+        session.say(Message.Tone.DONE, Strings.say("review.cleared", cleared));
+    }
+
+    /** Adds what the keys do here to the table. */
+    public void addCommands(Commands commands) {
+        BooleanSupplier here = () -> session.viewProperty().get() == ViewId.REVIEW && session.track() != null;
+        commands.add("reviewed", "Shortcut+Enter", here, model::reviewed);
+        commands.add("next-segment", "Alt+Down", here, () -> model.move(1));
+        commands.add("previous-segment", "Alt+Up", here, () -> model.move(-1));
+        commands.add("page-down", "Alt+Page_Down", here, () -> model.move(20));
+        commands.add("page-up", "Alt+Page_Up", here, () -> model.move(-20));
+        commands.add("insert-tag", "Shortcut+T", here, this::insertTag);
+        commands.add("copy-source", "Shortcut+Shift+S", here, model::copySource);
+        commands.add("fix", "Alt+F", here, model::fixFirst);
+        commands.add("filter", "Shortcut+F", here, text::requestFocus);
+        commands.add("undo", "Shortcut+Z", () -> session.track() != null, this::undo);
+        commands.add("redo", "Shortcut+Shift+Z", () -> session.track() != null, session::redo);
+    }
+
+    private void insertTag() {
+        model.nextMissingTag(bench.editor().content()).ifPresent((Tag tag) -> {
+            if (bench.editor().isEditable()) {
+                bench.editor().insertTag(tag);
+            }
+        });
+    }
+
+    /** Letter by letter while there is something typed in the editor, then step by step through the journal. */
+    private void undo() {
+        if (bench.editor().isFocused() && bench.editor().isUndoAvailable()) {
+            bench.editor().undo();
+        } else {
+            session.undo();
+        }
+    }
+
+    private void inHandChanged() {
+        if (session.viewProperty().get() == ViewId.REVIEW) {
+            showInHand();
+            bench.focusEditor();
+        }
+    }
+
+    @Override
+    public Parent node() {
+        return node;
+    }
+
+    @Override
+    public void focus() {
+        bench.focusEditor();
+    }
+
+    @Override
+    public void refresh() {
+        if (shown != session.track()) {
+            shown = session.track();
+            model.list();
+        }
+        listed.setText(Strings.say("review.listed", model.listed().size()));
+        showInHand();
+    }
+
+    private void showInHand() {
+        int position = model.listed().indexOf(session.inHandProperty().get());
+        if (position < 0 && !model.listed().isEmpty()) {
+            return;
+        }
+        rows.removeIf(row -> row.getNode().getParent() == null && rows.size() > 200);
+        rows.forEach(SegmentRow::refresh);
+        side.show(session.inHandProperty().get());
+        if (position >= 0) {
+            Platform.runLater(() -> bringIntoView(position));
+        }
+    }
+
+    private void bringIntoView(int position) {
+        if (position < model.listed().size()) {
+            flow.show(position);
+        }
+    }
+
+    private static final class FilterCell extends ListCell<ReviewModel.Filter> {
+        @Override
+        protected void updateItem(ReviewModel.Filter item, boolean empty) {
+            super.updateItem(item, empty);
+            setText(empty ? "" : Strings.say("filter." + item.name().toLowerCase(Locale.ROOT)));
+        }
+    }
+}

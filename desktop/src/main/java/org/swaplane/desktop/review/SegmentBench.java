@@ -1,0 +1,104 @@
+package org.swaplane.desktop.review;
+
+import java.util.List;
+import javafx.application.Platform;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.swaplane.check.Finding;
+import org.swaplane.check.Pairing;
+import org.swaplane.content.Content;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.Segment;
+
+/** Where the segment in hand is worked at: editor, limit, pairing strip, findings with their fix. There is one, and it moves. */
+final class SegmentBench extends VBox {
+    private final LaneSession session;
+    private final TargetEditor editor = new TargetEditor();
+    private final PairingStrip pairing = new PairingStrip();
+    private final Label limit = Parts.styled(new Label(), "caption");
+    private final VBox findings = Parts.styled(new VBox(), "column-tight");
+    private int index = -1;
+    private Segment loaded;
+    private boolean loading;
+
+    SegmentBench(LaneSession session) {
+        this.session = session;
+        getStyleClass().add("bench");
+        getChildren().addAll(editor, limit, pairing, findings);
+        editor.plainTextChanges().subscribe(change -> typed());
+    }
+
+    /** Puts the bench into the row of a segment and shows the segment as it stands. */
+    void moveTo(VBox place, int segment) {
+        boolean focused = editor.isFocused();
+        if (getParent() != place) {
+            if (getParent() instanceof VBox before) {
+                before.getChildren().remove(this);
+            }
+            place.getChildren().setAll(this);
+        }
+        Segment now = session.track().segment(segment);
+        if (index != segment || loaded != now || !editor.content().equals(session.track().target(segment))) {
+            index = segment;
+            loaded = now;
+            load();
+        }
+        showAround();
+        if (focused) {
+            Platform.runLater(editor::requestFocus);
+        }
+    }
+
+    private void load() {
+        loading = true;
+        editor.load(loaded.source(), session.track().target(index));
+        editor.setEditable(!loaded.locked());
+        loading = false;
+    }
+
+    private void showAround() {
+        Content target = session.track().target(index);
+        pairing.show(loaded.locked() ? new Pairing(List.of(), List.of(), List.of()) : Pairing.of(session.track().checked(index)));
+        int length = target.plainText().codePointCount(0, target.plainText().length());
+        limit.setText(loaded.maxLength() > 0 ? Strings.say("review.limit", length, loaded.maxLength()) : "");
+        limit.setVisible(loaded.maxLength() > 0);
+        limit.setManaged(loaded.maxLength() > 0);
+        findings.getChildren().clear();
+        session.openFindings(index).forEach(finding -> findings.getChildren().add(row(finding)));
+    }
+
+    private HBox row(Finding finding) {
+        Label message = Parts.styled(new Label(finding.message()), "stop-text");
+        message.setWrapText(true);
+        message.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(message, Priority.ALWAYS);
+        HBox row = Parts.styled(new HBox(message), "bench-finding");
+        if (finding.suggestion().isPresent()) {
+            Button fix = Parts.withKey(Parts.button("fix", "checks.fix", () -> session.fix(finding)), "Alt+F");
+            row.getChildren().add(Parts.styled(fix, "small"));
+        }
+        return row;
+    }
+
+    private void typed() {
+        if (!loading && index >= 0 && editor.isEditable()) {
+            Content content = editor.content();
+            if (!content.equals(session.track().target(index))) {
+                session.type(index, content);
+            }
+        }
+    }
+
+    TargetEditor editor() {
+        return editor;
+    }
+
+    void focusEditor() {
+        Platform.runLater(editor::requestFocus);
+    }
+}

@@ -1,0 +1,105 @@
+package org.swaplane.desktop.review;
+
+import java.util.List;
+import javafx.css.PseudoClass;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.fxmisc.flowless.Cell;
+import org.swaplane.check.Finding;
+import org.swaplane.content.TagNumbers;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.ContentFlow;
+import org.swaplane.desktop.text.LaneMark;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.Segment;
+import org.swaplane.lane.Track;
+
+/** One segment of the list; the one in hand opens up and holds the bench on which it is worked at. */
+final class SegmentRow implements Cell<Integer, Node> {
+    private static final PseudoClass IN_HAND = PseudoClass.getPseudoClass("in-hand");
+    private static final PseudoClass LOCKED = PseudoClass.getPseudoClass("locked");
+
+    private final LaneSession session;
+    private final SegmentBench bench;
+    private final GridPane grid = Parts.styled(new GridPane(), "segment-row");
+    private final Label number = Parts.styled(new Label(), "row-number");
+    private final ContentFlow source = new ContentFlow();
+    private final ContentFlow target = new ContentFlow();
+    private final VBox targetCell = new VBox(target);
+    private final LaneMark mark = new LaneMark();
+    private final Label state = Parts.styled(new Label(), "state-word");
+    private final Label found = Parts.styled(new Label(), "found");
+    private int index;
+
+    SegmentRow(int index, LaneSession session, SegmentBench bench) {
+        this.session = session;
+        this.bench = bench;
+        ColumnConstraints wide = new ColumnConstraints(60, 100, Double.MAX_VALUE);
+        wide.setHgrow(Priority.ALWAYS);
+        grid.getColumnConstraints().setAll(new ColumnConstraints(44), wide, wide, new ColumnConstraints(104));
+        VBox states = Parts.styled(new VBox(Parts.styled(new HBox(mark, state), "state"), found), "column-tight");
+        grid.addRow(0, number, source, targetCell, states);
+        grid.getChildren().forEach(child -> GridPane.setValignment(child, VPos.TOP));
+        grid.setOnMousePressed(event -> {
+            if (session.inHandProperty().get() != this.index) {
+                session.track().endTyping();
+                session.inHandProperty().set(this.index);
+            }
+        });
+        updateItem(index);
+    }
+
+    @Override
+    public GridPane getNode() {
+        return grid;
+    }
+
+    @Override
+    public boolean isReusable() {
+        return true;
+    }
+
+    @Override
+    public void updateItem(Integer item) {
+        index = item;
+        refresh();
+    }
+
+    int index() {
+        return index;
+    }
+
+    /** Draws the segment as it stands now. */
+    void refresh() {
+        Track track = session.track();
+        if (track == null || index >= track.size()) {
+            return;
+        }
+        Segment segment = track.segment(index);
+        boolean inHand = session.inHandProperty().get() == index;
+        List<Finding> findings = session.openFindings(index);
+        TagNumbers numbers = TagNumbers.of(segment.source());
+        number.setText(String.valueOf(index + 1));
+        source.show(segment.source(), numbers, findings.stream().flatMap(each -> each.source().stream()).sorted().toList());
+        mark.show(track.state(index), segment.locked());
+        state.setText(LaneMark.words(track.state(index), segment.locked()));
+        found.setText(findings.isEmpty() ? "" : Strings.say("review.found", findings.size()));
+        grid.pseudoClassStateChanged(IN_HAND, inHand);
+        grid.pseudoClassStateChanged(LOCKED, segment.locked());
+        if (inHand) {
+            bench.moveTo(targetCell, index);
+        } else {
+            target.show(track.target(index), numbers, findings.stream().flatMap(each -> each.target().stream()).sorted().toList());
+            if (!targetCell.getChildren().equals(List.of(target))) {
+                targetCell.getChildren().setAll(target);
+            }
+        }
+    }
+}

@@ -1,0 +1,88 @@
+package org.swaplane.desktop.review;
+
+import java.util.Locale;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.VBox;
+import org.swaplane.content.TagNotation;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Dates;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.Note;
+import org.swaplane.document.Segment;
+import org.swaplane.lane.HistoryEntry;
+import org.swaplane.lane.SegmentRemark;
+import org.swaplane.lane.Track;
+
+/** Beside the list: what the file and people say of the segment in hand, and what happened to it. */
+final class SegmentSide extends ScrollPane {
+    private final LaneSession session;
+    private final VBox content = Parts.styled(new VBox(), "side");
+
+    SegmentSide(LaneSession session) {
+        this.session = session;
+        setContent(content);
+        setFitToWidth(true);
+        setId("segment-side");
+        getStyleClass().add("side-scroll");
+        setPrefWidth(264);
+        setMinWidth(220);
+        setMaxWidth(264);
+    }
+
+    void show(int index) {
+        content.getChildren().clear();
+        Track track = session.track();
+        if (track == null || index >= track.size()) {
+            return;
+        }
+        Segment segment = track.segment(index);
+        add(Parts.heading("side.segment"));
+        add(Parts.styled(wrapped(segment.key()), "code"));
+        String own = segment.nativeState().isEmpty() ? Strings.say("side.no-native-state") : segment.nativeState();
+        add(Parts.quiet(Strings.say("side.native-state", own)));
+        add(Parts.heading("side.notes"));
+        boolean any = false;
+        for (Note note : segment.notes()) {
+            add(entry(note.from(), note.text()));
+            any = true;
+        }
+        for (SegmentRemark remark : session.lane().trips().remarks(track.id())) {
+            if (remark.segment() == index) {
+                add(entry(Strings.say("side.remark", remark.author()), remark.text()));
+                any = true;
+            }
+        }
+        if (!any) {
+            add(Parts.quiet(Strings.say("side.no-notes")));
+        }
+        add(Parts.heading("side.history"));
+        track.history(index).forEach(change -> add(history(change, segment)));
+        add(entry(Strings.say("side.as-came"), TagNotation.write(segment.target(), segment.source())));
+    }
+
+    private void add(Node node) {
+        content.getChildren().add(node);
+    }
+
+    private static Label wrapped(String text) {
+        Label label = new Label(text);
+        label.setWrapText(true);
+        return label;
+    }
+
+    private static VBox entry(String caption, String text) {
+        Label words = wrapped(text.isEmpty() ? Strings.say("side.empty") : text);
+        return Parts.styled(new VBox(Parts.quiet(caption), words), "entry");
+    }
+
+    private static VBox history(HistoryEntry change, Segment segment) {
+        String kind = Strings.say("step." + change.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+        String state = Strings.say("state." + change.after().state().name().toLowerCase(Locale.ROOT));
+        String undone = change.undone() ? Strings.say("side.undone") : "";
+        String caption = Strings.say("side.change", kind, change.who(), Dates.minute(change.at()), state) + undone;
+        return entry(caption, TagNotation.write(change.after().target(), segment.source()));
+    }
+}

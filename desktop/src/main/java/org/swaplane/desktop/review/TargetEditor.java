@@ -1,0 +1,97 @@
+package org.swaplane.desktop.review;
+
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Group;
+import javafx.scene.Node;
+import org.fxmisc.richtext.GenericStyledArea;
+import org.fxmisc.richtext.TextExt;
+import org.fxmisc.richtext.model.Paragraph;
+import org.fxmisc.richtext.model.ReadOnlyStyledDocument;
+import org.fxmisc.richtext.model.SegmentOps;
+import org.fxmisc.richtext.model.StyledSegment;
+import org.fxmisc.richtext.model.TextOps;
+import org.reactfx.util.Either;
+import org.swaplane.content.Content;
+import org.swaplane.content.Run;
+import org.swaplane.content.Tag;
+import org.swaplane.content.TagNumbers;
+import org.swaplane.content.Text;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.text.TagChip;
+
+/** Edits a target: text, and tags as solid chips. */
+final class TargetEditor extends GenericStyledArea<String, Either<String, Optional<Chip>>, String> {
+    private static final TextOps<String, String> TEXT = SegmentOps.styledTextOps();
+    private static final TextOps<Either<String, Optional<Chip>>, String> EITHER =
+            TEXT._or(new ChipOps(), (one, other) -> Optional.empty());
+
+    private TagNumbers numbers = TagNumbers.of(Content.EMPTY);
+
+    TargetEditor() {
+        super("", (flow, style) -> {}, "", EITHER, false, TargetEditor::node);
+        getStyleClass().add("target-editor");
+        setId("target-editor");
+        setWrapText(true);
+        setAutoHeight(true);
+        setAccessibleText(Strings.say("review.editor"));
+    }
+
+    private static Node node(StyledSegment<Either<String, Optional<Chip>>, String> segment) {
+        return segment.getSegment()
+                .unify(
+                        text -> {
+                            TextExt node = new TextExt(text);
+                            node.getStyleClass().add("text");
+                            return node;
+                        },
+                        chip -> chip.<Node>map(each -> new TagChip(each.tag(), each.number()))
+                                .orElseGet(Group::new));
+    }
+
+    /** Starts with {@code target}; what was typed before cannot be taken back here any more. */
+    void load(Content source, Content target) {
+        numbers = TagNumbers.of(source);
+        clear();
+        Iterator<Integer> number = numbers.in(target).iterator();
+        for (Run run : target.runs()) {
+            if (run instanceof Text text) {
+                appendText(text.value());
+            } else if (run instanceof Tag tag) {
+                append(document(new Chip(tag, number.next())));
+            }
+        }
+        getUndoManager().forgetHistory();
+        moveTo(getLength());
+        requestFollowCaret();
+    }
+
+    private static ReadOnlyStyledDocument<String, Either<String, Optional<Chip>>, String> document(Chip chip) {
+        return ReadOnlyStyledDocument.fromSegment(Either.right(Optional.of(chip)), "", "", EITHER);
+    }
+
+    /** Puts a tag in at the caret. */
+    void insertTag(Tag tag) {
+        int number = numbers.in(Content.of(tag)).get(0);
+        replaceSelection(document(new Chip(tag, number)));
+    }
+
+    /** What stands in the editor. */
+    Content content() {
+        List<Run> runs = new ArrayList<>();
+        boolean first = true;
+        for (Paragraph<String, Either<String, Optional<Chip>>, String> paragraph : getParagraphs()) {
+            if (!first) {
+                runs.add(new Text("\n"));
+            }
+            first = false;
+            for (Either<String, Optional<Chip>> segment : paragraph.getSegments()) {
+                segment.ifLeft(text -> runs.add(new Text(text)));
+                segment.ifRight(chip -> chip.ifPresent(each -> runs.add(each.tag())));
+            }
+        }
+        return new Content(runs);
+    }
+}

@@ -1,0 +1,372 @@
+package org.swaplane.desktop.session;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleIntegerProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import org.swaplane.check.CheckRun;
+import org.swaplane.check.Finding;
+import org.swaplane.content.Content;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.State;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.Source;
+import org.swaplane.format.table.DocxReviewCopy;
+import org.swaplane.lane.BringBack;
+import org.swaplane.lane.Delivery;
+import org.swaplane.lane.Lane;
+import org.swaplane.lane.ProofStore;
+import org.swaplane.lane.Purpose;
+import org.swaplane.lane.SendOut;
+import org.swaplane.lane.Step;
+import org.swaplane.lane.StepKind;
+import org.swaplane.lane.Track;
+import org.swaplane.lane.Value;
+import org.swaplane.proof.DryRun;
+import org.swaplane.proof.DryRunResult;
+import org.swaplane.release.Gate;
+import org.swaplane.task.CannotProceedException;
+
+/** The open lane as all views share it. Lives on the window's thread; long work goes to {@link Background}. */
+public final class LaneSession {
+    private final Lane lane;
+    private final CheckRun checks = CheckRun.ofAllChecks();
+    private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
+    private final Background background = new Background(this::failed);
+    private final ReadOnlyObjectWrapper<Track> track = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyLongWrapper revision = new ReadOnlyLongWrapper();
+    private final ObjectProperty<ViewId> view = new SimpleObjectProperty<>(ViewId.BOARD);
+    private final IntegerProperty inHand = new SimpleIntegerProperty(0);
+    private final ReadOnlyObjectWrapper<Intake> intake = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<BringBack.Recognised> returned = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<DryRunResult> dryRun = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Gate> gate = new ReadOnlyObjectWrapper<>();
+    private final Map<Integer, List<Finding>> findings = new TreeMap<>();
+    private long gateRevision = -1;
+
+    /** A file that was read and waits to be accepted. */
+    public record Intake(Source source, BilingualFile file) {}
+
+    public LaneSession(Lane lane) {
+        this.lane = lane;
+        if (!lane.tracks().isEmpty()) {
+            choose(lane.tracks().get(0));
+        }
+    }
+
+    public Lane lane() {
+        return lane;
+    }
+
+    public Background background() {
+        return background;
+    }
+
+    public ReadOnlyObjectProperty<Message> messageProperty() {
+        return message.getReadOnlyProperty();
+    }
+
+    public ObjectProperty<ViewId> viewProperty() {
+        return view;
+    }
+
+    /** The track that the views show; null in an empty lane. */
+    public ReadOnlyObjectProperty<Track> trackProperty() {
+        return track.getReadOnlyProperty();
+    }
+
+    public Track track() {
+        return track.get();
+    }
+
+    /** Grows whenever something in the lane changed. */
+    public ReadOnlyLongProperty revisionProperty() {
+        return revision.getReadOnlyProperty();
+    }
+
+    /** Index of the segment in hand. */
+    public IntegerProperty inHandProperty() {
+        return inHand;
+    }
+
+    public ReadOnlyObjectProperty<Intake> intakeProperty() {
+        return intake.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<BringBack.Recognised> returnedProperty() {
+        return returned.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<DryRunResult> dryRunProperty() {
+        return dryRun.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Gate> gateProperty() {
+        return gate.getReadOnlyProperty();
+    }
+
+    public void say(Message.Tone tone, String text) {
+        message.set(new Message(tone, text));
+    }
+
+    public void dismissMessage() {
+        message.set(null);
+    }
+
+    private void failed(Throwable failure) {
+        String text = failure instanceof CannotProceedException
+                ? failure.getMessage()
+                : Strings.say("failure.unexpected", String.valueOf(failure));
+        say(Message.Tone.FAILED, text);
+    }
+
+    private void changed() {
+        revision.set(revision.get() + 1);
+    }
+
+    public void choose(Track chosen) {
+        track.set(chosen);
+        inHand.set(0);
+        dryRun.set(null);
+        findings.clear();
+        background.run(
+                Strings.say("task.check", chosen.name()),
+                progress -> new Delivery(lane, checks).findings(chosen, progress),
+                found -> {
+                    if (track.get() == chosen) {
+                        findings.clear();
+                        found.forEach(each -> findings
+                                .computeIfAbsent(each.segment(), none -> new ArrayList<>())
+                                .add(each));
+                        changed();
+                    }
+                });
+        changed();
+    }
+
+    /** Tells by content what a file is: a copy that came back, or a new client file. */
+    public void receive(Path path) {
+        Source source = Source.of(path);
+        background.run(
+                Strings.say("task.read", source.name()),
+                progress -> DocxReviewCopy.recognises(source)
+                        ? new BringBack(lane).read(source)
+                        : new Intake(source, lane.formats().open(source, progress)),
+                what -> {
+                    dismissMessage();
+                    if (what instanceof Intake read) {
+                        intake.set(read);
+                        view.set(ViewId.BOARD);
+                    } else if (what instanceof BringBack.Recognised recognised) {
+                        returned.set(recognised);
+                        view.set(ViewId.EXCHANGE);
+                    }
+                });
+    }
+
+    public void acceptIntake() {
+        Intake accepted = intake.get();
+        intake.set(null);
+        background.run(
+                Strings.say("task.take-in", accepted.source().name()),
+                progress -> lane.takeIn(accepted.source(), progress),
+                this::choose);
+    }
+
+    public void leaveIntake() {
+        intake.set(null);
+    }
+
+    public void runDryRun() {
+        Track of = track();
+        background.run(
+                Strings.say("task.dry-run", of.name()),
+                progress -> DryRun.withDefaults(lane.formats())
+                        .run(lane.original(of), lane.folder().resolve("dry-run").resolve(of.name()), progress),
+                result -> {
+                    lane.proofs().remember(of, result);
+                    dryRun.set(result);
+                    changed();
+                });
+    }
+
+    public void sendOut(String person, Purpose purpose) {
+        Track of = track();
+        background.run(
+                Strings.say("task.send", of.name()),
+                progress -> new SendOut(lane).send(of, person, purpose),
+                sent -> {
+                    say(Message.Tone.DONE, Strings.say("exchange.sent", sent.file().toString()));
+                    changed();
+                });
+    }
+
+    /** Takes these rows of the copy that came back, in one step. */
+    public void takeReturned(Set<Integer> rows) {
+        BringBack.Recognised copy = returned.get();
+        try {
+            BringBack.Taken taken = new BringBack(lane).take(copy, rows);
+            taken.step().ifPresent(step -> recheck(copy.track(), segments(step)));
+            returned.set(null);
+            say(Message.Tone.DONE, Strings.say("exchange.taken", rows.size(), taken.report().toString()));
+            changed();
+        } catch (IOException | CannotProceedException e) {
+            failed(e);
+        }
+    }
+
+    public void leaveReturned() {
+        returned.set(null);
+    }
+
+    private static Set<Integer> segments(Step step) {
+        return step.changes().stream().map(change -> change.segment()).collect(Collectors.toSet());
+    }
+
+    /** What is being typed into the segment in hand. */
+    public void type(int index, Content target) {
+        State state = target.isEmpty() ? State.INITIAL : State.TRANSLATED;
+        track().type(lane.person(), index, new Value(target, state));
+        recheck(track(), Set.of(index));
+        changed();
+    }
+
+    public void setTarget(int index, Content target, StepKind kind) {
+        State state = target.isEmpty() ? State.INITIAL : State.TRANSLATED;
+        edit(kind, Map.of(index, new Value(target, state)));
+    }
+
+    public void setState(int index, State state) {
+        edit(StepKind.STATE_SET, Map.of(index, new Value(track().target(index), state)));
+    }
+
+    /** Empties every target that is only a copy of its source. */
+    public int clearPrefilled() {
+        Map<Integer, Value> edits = new LinkedHashMap<>();
+        for (int i = 0; i < track().size(); i++) {
+            boolean untouched = track().value(i).target().equals(track().segment(i).target());
+            if (untouched && track().segment(i).prefilled()) {
+                edits.put(i, new Value(Content.EMPTY, State.INITIAL));
+            }
+        }
+        edit(StepKind.CLEARED, edits);
+        return edits.size();
+    }
+
+    private void edit(StepKind kind, Map<Integer, Value> edits) {
+        try {
+            track().edit(kind, lane.person(), "", edits);
+            recheck(track(), edits.keySet());
+            changed();
+        } catch (CannotProceedException e) {
+            failed(e);
+        }
+    }
+
+    /** Takes back the newest step and shows where it was. */
+    public void undo() {
+        moved(track().undo());
+    }
+
+    public void redo() {
+        moved(track().redo());
+    }
+
+    private void moved(Optional<Step> step) {
+        step.ifPresent(done -> {
+            recheck(track(), segments(done));
+            changed();
+            inHand.set(done.changes().get(0).segment());
+        });
+    }
+
+    private void recheck(Track of, Collection<Integer> segments) {
+        if (of != track()) {
+            return;
+        }
+        for (int index : segments) {
+            List<Finding> found = checks.run(of.checked(index));
+            if (found.isEmpty()) {
+                findings.remove(index);
+            } else {
+                findings.put(index, found);
+            }
+        }
+    }
+
+    /** The findings that are open, in the order of the file. */
+    public List<Finding> openFindings() {
+        List<Finding> all = findings.values().stream().flatMap(List::stream).toList();
+        return track() == null ? List.of() : lane.findings().open(track(), all);
+    }
+
+    /** The open findings of one segment. */
+    public List<Finding> openFindings(int index) {
+        List<Finding> here = findings.getOrDefault(index, List.of());
+        return here.isEmpty() ? here : lane.findings().open(track(), here);
+    }
+
+    public void fix(Finding finding) {
+        finding.suggestion().ifPresent(fixed -> setTarget(finding.segment(), fixed, StepKind.FIXED));
+    }
+
+    public void setAside(Finding finding, String reason) {
+        lane.findings().setAside(track(), finding, reason, lane.person());
+        changed();
+    }
+
+    public void revoke(String identity) {
+        lane.findings().revoke(track(), identity);
+        changed();
+    }
+
+    /** Asks the gate again when something changed since. */
+    public void refreshGate() {
+        if (track() == null || gateRevision == revision.get()) {
+            return;
+        }
+        gateRevision = revision.get();
+        Track of = track();
+        background.run(
+                Strings.say("task.gate", of.name()),
+                progress -> new Delivery(lane, checks).gate(of, progress),
+                gate::set);
+    }
+
+    /** The path that a release would write. */
+    public Path releaseTarget() {
+        return new Delivery(lane, checks).target(track());
+    }
+
+    public void release(String overrideReason) {
+        Track of = track();
+        Delivery delivery = new Delivery(lane, checks);
+        background.run(
+                Strings.say("task.release", of.name()),
+                progress -> delivery.release(of, delivery.gate(of, progress), overrideReason, progress),
+                (ProofStore.Receipt receipt) -> {
+                    say(Message.Tone.DONE, Strings.say("release.done", receipt.file()));
+                    changed();
+                });
+    }
+
+    public void close() {
+        background.close();
+        lane.close();
+    }
+}

@@ -1,0 +1,9 @@
+package org.swaplane.desktop.session;
+
+/** Something that the window says where everybody sees it. */
+public record Message(Tone tone, String text) {
+    public enum Tone {
+        DONE,
+        FAILED
+    }
+}

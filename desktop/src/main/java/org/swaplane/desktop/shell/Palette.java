@@ -1,0 +1,144 @@
+package org.swaplane.desktop.shell;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.lane.Track;
+
+/** Search over everything: all commands, and all segments by their texts. */
+final class Palette extends StackPane {
+    private static final int MOST_SEGMENTS = 50;
+
+    private final TextField query = new TextField();
+    private final ListView<Entry> list = new ListView<>();
+    private final Commands commands;
+    private final LaneSession session;
+
+    /** A line of the palette. */
+    private record Entry(String words, String hint, Runnable action) {}
+
+    Palette(Commands commands, LaneSession session) {
+        this.commands = commands;
+        this.session = session;
+        getStyleClass().add("overlay");
+        setId("palette");
+        query.setId("palette-query");
+        query.setPromptText(Strings.say("palette.prompt"));
+        list.setFocusTraversable(false);
+        list.setCellFactory(view -> new EntryCell());
+        VBox box = Parts.styled(new VBox(query, list), "palette");
+        box.setMaxSize(640, 420);
+        getChildren().add(box);
+        query.textProperty().addListener((property, before, now) -> search(now));
+        query.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
+        list.setOnMouseClicked(event -> runChosen());
+        setOnMouseClicked(event -> {
+            if (event.getTarget() == this) {
+                close();
+            }
+        });
+        close();
+    }
+
+    void open() {
+        setVisible(true);
+        query.clear();
+        search("");
+        query.requestFocus();
+    }
+
+    void close() {
+        setVisible(false);
+    }
+
+    private void keyPressed(KeyEvent event) {
+        KeyCode code = event.getCode();
+        int chosen = list.getSelectionModel().getSelectedIndex();
+        if (code == KeyCode.ESCAPE) {
+            close();
+        } else if (code == KeyCode.ENTER) {
+            runChosen();
+        } else if (code == KeyCode.DOWN || code == KeyCode.UP) {
+            list.getSelectionModel().select(Math.max(0, chosen + (code == KeyCode.DOWN ? 1 : -1)));
+            list.scrollTo(list.getSelectionModel().getSelectedIndex());
+        } else {
+            return;
+        }
+        event.consume();
+    }
+
+    private void runChosen() {
+        Entry entry = list.getSelectionModel().getSelectedItem();
+        if (entry != null) {
+            close();
+            entry.action().run();
+        }
+    }
+
+    private void search(String text) {
+        String wanted = text.strip().toLowerCase(Locale.ROOT);
+        List<Entry> found = new ArrayList<>();
+        for (AppCommand command : commands.all()) {
+            if (command.enabled().getAsBoolean() && command.words().toLowerCase(Locale.ROOT).contains(wanted)) {
+                found.add(new Entry(command.words(), command.keyWords(), command::run));
+            }
+        }
+        if (!wanted.isEmpty() && session.track() != null) {
+            addSegments(wanted, found);
+        }
+        list.getItems().setAll(found);
+        list.getSelectionModel().selectFirst();
+    }
+
+    private void addSegments(String wanted, List<Entry> found) {
+        Track track = session.track();
+        int segments = 0;
+        for (int i = 0; i < track.size() && segments < MOST_SEGMENTS; i++) {
+            String source = track.segment(i).source().plainText();
+            String target = track.target(i).plainText();
+            boolean inSource = source.toLowerCase(Locale.ROOT).contains(wanted);
+            if (inSource || target.toLowerCase(Locale.ROOT).contains(wanted)) {
+                int index = i;
+                found.add(new Entry(inSource ? source : target, String.valueOf(i + 1), () -> {
+                    session.inHandProperty().set(index);
+                    session.viewProperty().set(ViewId.REVIEW);
+                }));
+                segments++;
+            }
+        }
+    }
+
+    private static final class EntryCell extends ListCell<Entry> {
+        private final Label words = new Label();
+        private final Label hint = Parts.styled(new Label(), "quiet");
+        private final HBox line = new HBox(8, words, Parts.spacer(), hint);
+
+        EntryCell() {
+            setPrefWidth(0);
+            hint.setMinWidth(USE_PREF_SIZE);
+        }
+
+        @Override
+        protected void updateItem(Entry entry, boolean empty) {
+            super.updateItem(entry, empty);
+            setGraphic(empty ? null : line);
+            if (!empty) {
+                words.setText(entry.words().replace('\n', ' '));
+                hint.setText(entry.hint());
+            }
+        }
+    }
+}

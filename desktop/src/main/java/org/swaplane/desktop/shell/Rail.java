@@ -1,0 +1,59 @@
+package org.swaplane.desktop.shell;
+
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+
+/** The views in the order of the work, each with the count of what waits there. */
+final class Rail extends VBox {
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+
+    private final Map<ViewId, Button> entries = new EnumMap<>(ViewId.class);
+    private final Map<ViewId, Label> counts = new EnumMap<>(ViewId.class);
+
+    Rail(LaneSession session) {
+        getStyleClass().add("rail");
+        getChildren().add(Parts.styled(new Label(Strings.say("app.name")), "app-name"));
+        for (ViewId view : ViewId.values()) {
+            getChildren().add(entry(view, session));
+        }
+        session.viewProperty().addListener((property, before, now) -> choose(now));
+        choose(session.viewProperty().get());
+    }
+
+    private Button entry(ViewId view, LaneSession session) {
+        String id = view.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        Label count = Parts.styled(new Label(), "rail-count");
+        HBox line = new HBox(new Label(Strings.say("view." + id)), Parts.spacer(), count);
+        line.setPrefWidth(128);
+        Button button = Parts.styled(new Button(null, line), "rail-entry");
+        button.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
+        button.setId("rail-" + id);
+        button.setAccessibleText(Strings.say("view." + id));
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setOnAction(event -> session.viewProperty().set(view));
+        entries.put(view, button);
+        counts.put(view, count);
+        return button;
+    }
+
+    private void choose(ViewId chosen) {
+        entries.forEach((view, button) -> button.pseudoClassStateChanged(CHOSEN, view == chosen));
+    }
+
+    /** Shows how much waits in a view; nothing for 0. */
+    void count(ViewId view, int waiting) {
+        counts.get(view).setText(waiting == 0 ? "" : String.valueOf(waiting));
+        counts.get(view).setVisible(waiting > 0);
+    }
+}

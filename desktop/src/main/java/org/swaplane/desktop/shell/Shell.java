@@ -1,0 +1,97 @@
+package org.swaplane.desktop.shell;
+
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.ViewId;
+import org.swaplane.document.State;
+import org.swaplane.lane.Trip;
+
+/** The frame around the views. Files can be dropped on it anywhere. */
+public final class Shell extends StackPane {
+    private final LaneSession session;
+    private final Map<ViewId, View> views = new EnumMap<>(ViewId.class);
+    private final BorderPane frame = new BorderPane();
+    private final VBox centre = new VBox();
+    private final MessageBar messages;
+    private final Rail rail;
+    private final Strip strip;
+    private final Palette palette;
+    private final KeyList keys;
+
+    /** The commands of the views are in {@code commands} already; the frame adds its own. */
+    public Shell(LaneSession session, Commands commands, Map<ViewId, View> views, Runnable toggleDark) {
+        this.session = session;
+        this.views.putAll(views);
+        addViewCommands(commands);
+        this.palette = new Palette(commands, session);
+        this.keys = new KeyList(commands);
+        AppCommand openPalette = commands.add("palette", "Shortcut+K", () -> true, palette::open);
+        AppCommand dark = commands.add("dark", "Shortcut+Shift+L", () -> true, toggleDark);
+        commands.add("keys", "F1", () -> true, keys::open);
+        this.messages = new MessageBar(session);
+        this.rail = new Rail(session);
+        this.strip = new Strip(session, openPalette, dark);
+        frame.getStyleClass().add("frame");
+        frame.setTop(strip);
+        frame.setLeft(rail);
+        frame.setCenter(centre);
+        getChildren().addAll(frame, palette, keys);
+        session.viewProperty().addListener((property, before, now) -> show(now));
+        session.revisionProperty().addListener((property, before, now) -> refresh());
+        setOnDragOver(this::dragOver);
+        setOnDragDropped(this::dropped);
+        show(session.viewProperty().get());
+        refresh();
+    }
+
+    private void addViewCommands(Commands commands) {
+        Arrays.stream(ViewId.values()).forEach(view -> {
+            String id = "view-" + view.name().toLowerCase(Locale.ROOT).replace('_', '-');
+            commands.add(id, "Alt+" + (view.ordinal() + 1), () -> true, () -> session.viewProperty().set(view));
+        });
+    }
+
+    private void show(ViewId view) {
+        View front = views.get(view);
+        centre.getChildren().setAll(messages, front.node());
+        VBox.setVgrow(front.node(), Priority.ALWAYS);
+        front.refresh();
+        front.focus();
+    }
+
+    private void refresh() {
+        strip.show(session.track());
+        views.get(session.viewProperty().get()).refresh();
+        countWaiting();
+    }
+
+    private void countWaiting() {
+        boolean there = session.track() != null;
+        rail.count(ViewId.CHECKS, there ? session.openFindings().size() : 0);
+        int[] states = there ? session.track().states() : new int[State.values().length];
+        rail.count(ViewId.REVIEW, states[State.INITIAL.ordinal()] + states[State.TRANSLATED.ordinal()]);
+        rail.count(ViewId.EXCHANGE, (int) session.lane().trips().all().stream().map(Trip::back).filter(back -> back.isEmpty()).count());
+    }
+
+    private void dragOver(DragEvent event) {
+        if (event.getDragboard().hasFiles()) {
+            event.acceptTransferModes(TransferMode.COPY);
+        }
+        event.consume();
+    }
+
+    private void dropped(DragEvent event) {
+        event.getDragboard().getFiles().forEach(file -> session.receive(file.toPath()));
+        event.setDropCompleted(true);
+        event.consume();
+    }
+}

@@ -1,0 +1,81 @@
+package org.swaplane.desktop.shell;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
+import org.swaplane.desktop.session.Background;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.Counts;
+import org.swaplane.document.State;
+import org.swaplane.lane.Track;
+
+/** One line on top: lane, languages, progress by words, the running task with cancel, and the way to everything. */
+final class Strip extends HBox {
+    private final Label lane = Parts.styled(new Label(), "strip-lane");
+    private final Label languages = Parts.styled(new Label(), "quiet");
+    private final Label words = Parts.styled(new Label(), "quiet");
+    private final ProgressBar reviewed = new ProgressBar(0);
+    private final List<Integer> wordCounts = new ArrayList<>();
+    private Track counted;
+
+    Strip(LaneSession session, AppCommand palette, AppCommand dark) {
+        getStyleClass().add("strip");
+        reviewed.setPrefWidth(120);
+        reviewed.setId("reviewed-progress");
+        getChildren().addAll(lane, languages, reviewed, words, Parts.spacer(), task(session.background()));
+        Button search = Parts.withKey(
+                Parts.button("open-palette", "strip.palette", palette::run), palette.keyWords());
+        search.setText(search.getText() + "   " + palette.keyWords());
+        Button light = Parts.withKey(Parts.button("toggle-dark", "strip.dark", dark::run), dark.keyWords());
+        getChildren().addAll(Parts.styled(search, "flat"), Parts.styled(light, "flat"));
+        lane.setText(session.lane().name());
+    }
+
+    private static HBox task(Background background) {
+        Label what = Parts.styled(new Label(), "quiet");
+        what.textProperty().bind(background.wordsProperty());
+        ProgressBar bar = new ProgressBar();
+        bar.setPrefWidth(90);
+        bar.progressProperty().bind(background.progressProperty());
+        HBox task = Parts.row(what, bar, Parts.button("cancel-task", "strip.cancel", background::cancel));
+        task.visibleProperty().bind(background.busyProperty());
+        task.managedProperty().bind(task.visibleProperty());
+        return task;
+    }
+
+    void show(Track track) {
+        boolean there = track != null;
+        reviewed.setVisible(there);
+        if (!there) {
+            languages.setText("");
+            words.setText("");
+            return;
+        }
+        languages.setText(Strings.say(
+                "strip.languages", track.document().sourceLanguage(), track.document().targetLanguage()));
+        count(track);
+        int all = 0;
+        int done = 0;
+        for (int i = 0; i < track.size(); i++) {
+            if (!track.segment(i).locked()) {
+                all += wordCounts.get(i);
+                done += track.state(i).compareTo(State.REVIEWED) >= 0 ? wordCounts.get(i) : 0;
+            }
+        }
+        reviewed.setProgress(all == 0 ? 0 : (double) done / all);
+        words.setText(Strings.say("strip.words", done, all));
+    }
+
+    private void count(Track track) {
+        if (counted != track) {
+            counted = track;
+            wordCounts.clear();
+            track.document().segments().forEach(segment -> wordCounts.add(Counts.words(segment.source().plainText())));
+        }
+    }
+}

@@ -1,0 +1,75 @@
+package org.swaplane.desktop.text;
+
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The small parts that every view is put together from, each with its place in the style sheet. */
+public final class Parts {
+    private Parts() {}
+
+    /** Title of a view. */
+    public static Label title(String key) {
+        return styled(new Label(Strings.say(key)), "view-title");
+    }
+
+    /** Heading within a view. */
+    public static Label heading(String key) {
+        return styled(new Label(Strings.say(key)), "heading");
+    }
+
+    /** A quiet sentence that may wrap. */
+    public static Label quiet(String text) {
+        Label label = styled(new Label(text), "quiet");
+        label.setWrapText(true);
+        return label;
+    }
+
+    /** A button with its words from the bundle and an id for tests and styles. */
+    public static Button button(String id, String key, Runnable action) {
+        Button button = new Button(Strings.say(key));
+        button.setId(id);
+        button.setOnAction(event -> action.run());
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        return button;
+    }
+
+    /** The one obvious next step. */
+    public static Button primary(String id, String key, Runnable action) {
+        return styled(button(id, key, action), "accent");
+    }
+
+    /** A button whose tooltip names its key. */
+    public static Button withKey(Button button, String keys) {
+        button.setTooltip(new Tooltip(keys));
+        return button;
+    }
+
+    /** A row of nodes. */
+    public static HBox row(Node... nodes) {
+        return styled(new HBox(nodes), "row");
+    }
+
+    /** A column of nodes. */
+    public static VBox column(Node... nodes) {
+        return styled(new VBox(nodes), "column");
+    }
+
+    /** Takes all room that is left in a row. */
+    public static Region spacer() {
+        Region spacer = new Region();
+        HBox.setHgrow(spacer, Priority.ALWAYS);
+        return spacer;
+    }
+
+    /** Adds a style class. */
+    public static <T extends Node> T styled(T node, String styleClass) {
+        node.getStyleClass().add(styleClass);
+        return node;
+    }
+}

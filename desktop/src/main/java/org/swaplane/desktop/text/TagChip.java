@@ -1,0 +1,22 @@
+package org.swaplane.desktop.text;
+
+import java.util.Locale;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import org.swaplane.content.Tag;
+
+/** A tag as a solid chip: its number, open to the side on which its text stands. */
+public final class TagChip extends Label {
+    public TagChip(Tag tag, int number) {
+        super(String.valueOf(number));
+        getStyleClass()
+                .addAll("tag-chip", switch (tag.kind()) {
+                    case OPEN -> "tag-open";
+                    case CLOSE -> "tag-close";
+                    case STANDALONE -> "tag-alone";
+                });
+        setTooltip(new Tooltip(tag.label().isEmpty() ? tag.code() : tag.label() + "   " + tag.code()));
+        setAccessibleText(Strings.say("tag.accessible." + tag.kind().name().toLowerCase(Locale.ROOT), number));
+        setMinSize(USE_PREF_SIZE, USE_PREF_SIZE);
+    }
+}
