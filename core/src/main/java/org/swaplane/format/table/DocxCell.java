@@ -7,6 +7,7 @@ import java.util.Optional;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
+import org.swaplane.format.ElementText;
 
 /** The text of one table cell as it reads when all tracked changes are accepted; paragraphs and breaks are line ends. */
 final class DocxCell {
@@ -52,7 +53,7 @@ final class DocxCell {
     private boolean startElement(XMLStreamReader2 xml) throws XMLStreamException {
         switch (xml.getLocalName()) {
             case "t" -> {
-                text.append(xml.getElementText());
+                text.append(ElementText.read(xml));
                 return false;
             }
             case "ins", "moveTo" -> {

@@ -6,6 +6,7 @@ import java.util.Map;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import org.swaplane.format.ElementText;
 import org.swaplane.format.SafeXml;
 
 /** The comments part of a word processor document, by comment id. */
@@ -31,7 +32,7 @@ final class DocxComments {
         while (xml.hasNext()) {
             int event = xml.next();
             if (event == XMLStreamConstants.START_ELEMENT && xml.getLocalName().equals("t")) {
-                text.append(xml.getElementText());
+                text.append(ElementText.read(xml));
             } else if (event == XMLStreamConstants.END_ELEMENT && xml.getLocalName().equals("p")) {
                 text.append('\n');
             } else if (event == XMLStreamConstants.END_ELEMENT && xml.getLocalName().equals("comment")) {

@@ -5,6 +5,7 @@ import java.util.Optional;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import org.swaplane.format.ElementText;
 import org.swaplane.format.SafeXml;
 
 /** The custom properties of a document (ECMA-376, part 1, section 22.3). */
@@ -19,7 +20,7 @@ final class DocxProperties {
                     && xml.getLocalName().equals("property")
                     && name.equals(xml.getAttributeValue(null, "name"))) {
                 xml.nextTag();
-                return Optional.of(xml.getElementText());
+                return Optional.of(ElementText.read(xml));
             }
         }
         return Optional.empty();

@@ -11,6 +11,7 @@ import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.content.Text;
+import org.swaplane.format.ElementText;
 import org.swaplane.format.RecentText;
 
 /**
@@ -76,18 +77,9 @@ final class InlineReader {
         long start = xml.getLocationInfo().getStartingCharOffset();
         xml.getLocationInfo().getEndingCharOffset();
         String hint = label("");
-        StringBuilder nativeCode = new StringBuilder();
-        int depth = 1;
-        while (depth > 0) {
-            switch (xml.next()) {
-                case XMLStreamConstants.START_ELEMENT -> depth++;
-                case XMLStreamConstants.END_ELEMENT -> depth--;
-                case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA -> nativeCode.append(xml.getText());
-                default -> {}
-            }
-        }
+        String nativeCode = ElementText.read(xml);
         String raw = recent.text(start, xml.getLocationInfo().getEndingCharOffset());
-        return new Tag(kind, id, raw, nativeCode.isEmpty() ? hint : nativeCode.toString());
+        return new Tag(kind, id, raw, nativeCode.isEmpty() ? hint : nativeCode);
     }
 
     private String label(String otherwise) {

@@ -11,6 +11,7 @@ import java.util.Set;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
+import org.swaplane.format.ElementText;
 import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Note;
@@ -140,7 +141,7 @@ final class Xliff12Reader {
             case "target" -> readTarget(unit);
             case "note" -> {
                 String from = attribute("from");
-                unit.notes.add(new Note(xml.getElementText(), from));
+                unit.notes.add(new Note(ElementText.read(xml), from));
             }
             default -> xml.skipElement();
         }

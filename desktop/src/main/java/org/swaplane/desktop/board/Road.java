@@ -57,8 +57,8 @@ final class Road extends Pane {
         getChildren().addAll(surface(width), middle(width));
         text("board.lane.away", 12, FAR - 9, "road-lane-away");
         text("board.lane.with-us", 12, NEAR - 9, "road-lane-near");
-        Path path = Parts.styled(new Path(), "road-line");
-        path.getElements().add(new MoveTo(LEFT, NEAR));
+        List<Path> paths = new ArrayList<>();
+        paths.add(stretch(LEFT, NEAR));
         double at = LEFT;
         double level = NEAR;
         List<Label> labels = new ArrayList<>();
@@ -66,21 +66,36 @@ final class Road extends Pane {
         for (Stop stop : stops) {
             double crossing = Math.max(at + 4, Math.min(x(stop.at(), width), width - RIGHT - SLOPE));
             double next = stop.out() ? FAR : NEAR;
-            path.getElements().add(new LineTo(crossing, level));
-            path.getElements()
+            last(paths).getElements().add(new LineTo(crossing, level));
+            last(paths).getElements()
                     .add(new CubicCurveTo(
                             crossing + SLOPE / 2, level, crossing + SLOPE / 2, next, crossing + SLOPE, next));
             labels.add(label(stop.words(), crossing + SLOPE, stop.out() ? FAR - 26 : NEAR + 6));
             at = crossing + SLOPE;
             level = next;
+            paths.add(stretch(at, level));
         }
         double end = Math.max(at + 8, width - RIGHT);
-        path.getElements().add(new LineTo(end, level));
+        last(paths).getElements().add(new LineTo(end, level));
         Circle marker = Parts.styled(new Circle(end, level, 8), level == FAR ? "road-marker-away" : "road-marker-near");
         Label here = Parts.styled(new Label(Strings.say(level == FAR ? "board.now.away" : "board.now.with-us")), "road-now");
         here.relocate(end + 14, level - 10);
-        getChildren().addAll(path, marker, here);
+        getChildren().addAll(paths);
+        getChildren().addAll(marker, here);
         getChildren().addAll(labels);
+    }
+
+    /** A stretch of the line on one lane; the crossing belongs to the lane that it leaves. */
+    private static Path stretch(double x, double level) {
+        Path path = Parts.styled(new Path(new MoveTo(x, level)), "road-line");
+        if (level == FAR) {
+            path.getStyleClass().add("road-line-away");
+        }
+        return path;
+    }
+
+    private static Path last(List<Path> paths) {
+        return paths.get(paths.size() - 1);
     }
 
     private double x(Instant at, double width) {

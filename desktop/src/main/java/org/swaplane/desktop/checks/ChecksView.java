@@ -233,13 +233,15 @@ public final class ChecksView implements View {
         }
     }
 
-    private static final class FindingCell extends ListCell<Finding> {
+    private final class FindingCell extends ListCell<Finding> {
         private final Label number = Parts.styled(new Label(), "row-number");
         private final Label message = new Label();
-        private final HBox line = new HBox(8, number, message);
+        private final Label text = Parts.styled(new Label(), "quiet");
+        private final HBox line = new HBox(8, number, message, text);
 
         FindingCell() {
             number.setMinWidth(44);
+            message.setMinWidth(USE_PREF_SIZE);
             setPrefWidth(0);
         }
 
@@ -250,6 +252,7 @@ public final class ChecksView implements View {
             if (!empty) {
                 number.setText(String.valueOf(finding.segment() + 1));
                 message.setText(finding.message());
+                text.setText(session.track().segment(finding.segment()).source().plainText().replace('\n', ' '));
             }
         }
     }

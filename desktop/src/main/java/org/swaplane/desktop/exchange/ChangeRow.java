@@ -40,7 +40,7 @@ final class ChangeRow extends GridPane {
         ColumnConstraints narrow = new ColumnConstraints(40);
         ColumnConstraints wide = new ColumnConstraints(60, 100, Double.MAX_VALUE);
         wide.setHgrow(Priority.ALWAYS);
-        ColumnConstraints button = new ColumnConstraints(112);
+        ColumnConstraints button = new ColumnConstraints(124);
         getColumnConstraints().setAll(narrow, wide, wide, wide, button);
         problems.setWrapText(true);
         take.setMaxWidth(Double.MAX_VALUE);
@@ -79,9 +79,9 @@ final class ChangeRow extends GridPane {
         boolean possible = change.takeable().isPresent();
         take.setDisable(!possible);
         take.setSelected(taken);
-        boolean repairs = change.problems().stream().anyMatch(each -> each.kind() == StructureProblem.Kind.TAGS_DAMAGED);
+        boolean mends = change.problems().stream().anyMatch(each -> each.kind() == StructureProblem.Kind.TAGS_DAMAGED);
         take.setText(Strings.say(
-                !possible ? "return.cannot" : taken ? "return.taking" : repairs ? "return.repair" : "return.keeping"));
+                !possible ? "return.cannot" : !taken ? "return.keeping" : mends ? "return.mended" : "return.taking"));
     }
 
     /** Differences are counted in the written form; where tags are written the marks go with the text only. */

@@ -38,7 +38,7 @@ public final class ExchangeView implements View {
         this.returned = new ReturnPanel(session);
         this.send = Parts.primary("send-out", "exchange.send", this::sendOut);
         person.setId("send-person");
-        person.setPromptText(Strings.say("exchange.person"));
+        person.setAccessibleText(Strings.say("exchange.person"));
         person.setOnAction(event -> sendOut());
         purpose.setId("send-purpose");
         purpose.getItems().setAll(Purpose.values());
@@ -48,7 +48,7 @@ public final class ExchangeView implements View {
         VBox out = card(
                 Parts.heading("exchange.out"),
                 Parts.quiet(Strings.say("exchange.out.hint")),
-                Parts.row(person, purpose, send));
+                Parts.row(new Label(Strings.say("exchange.person")), person, purpose, send));
         VBox back = card(
                 Parts.heading("exchange.back"),
                 Parts.quiet(Strings.say("exchange.back.hint")),

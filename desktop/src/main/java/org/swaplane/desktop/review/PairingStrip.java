@@ -3,6 +3,11 @@ package org.swaplane.desktop.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.DoubleBinding;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.SimpleDoubleProperty;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Line;
@@ -31,8 +36,6 @@ final class PairingStrip extends Pane {
 
     void show(Pairing shown) {
         pairing = shown;
-        setVisible(!shown.isEmpty());
-        setManaged(!shown.isEmpty());
         fill();
     }
 
@@ -40,8 +43,8 @@ final class PairingStrip extends Pane {
         getChildren().clear();
         caption("pairing.source", TOP);
         caption("pairing.target", BOTTOM);
-        List<Label> above = place(pairing.source(), TOP, true);
-        List<Label> below = place(pairing.target(), BOTTOM, false);
+        List<Label> above = place(pairing.source(), TOP, true, List.of());
+        List<Label> below = place(pairing.target(), BOTTOM, false, above);
         for (Pairing.Link link : pairing.links()) {
             Label from = above.get(link.source());
             Label to = below.get(link.target());
@@ -62,28 +65,39 @@ final class PairingStrip extends Pane {
         getChildren().add(label);
     }
 
-    /** Items side by side; each one begins where the one before it ends. */
-    private List<Label> place(List<Pairing.Item> items, double y, boolean source) {
+    /** Items side by side, each under its counterpart in {@code above} where there is room. */
+    private List<Label> place(List<Pairing.Item> items, double y, boolean source, List<Label> above) {
         List<Label> labels = new ArrayList<>();
-        Label before = null;
+        DoubleBinding next = new SimpleDoubleProperty(CAPTION).add(0);
         for (int i = 0; i < items.size(); i++) {
-            int index = i;
-            boolean paired = pairing.links().stream().anyMatch(link -> (source ? link.source() : link.target()) == index);
-            Label label = Parts.styled(new Label(items.get(i).written()), "pairing-item");
-            label.getStyleClass().add("pairing-" + items.get(i).kind().name().toLowerCase(Locale.ROOT));
-            if (!paired) {
-                label.getStyleClass().add("pairing-gap");
-                label.setText(Strings.say(source ? "pairing.missing" : "pairing.added", items.get(i).written()));
-            }
+            Optional<Pairing.Link> link = link(i, source);
+            Label label = item(items.get(i), link.isPresent(), source);
             label.setLayoutY(y);
-            if (before == null) {
-                label.setLayoutX(CAPTION);
-            } else {
-                label.layoutXProperty().bind(before.layoutXProperty().add(before.widthProperty()).add(GAP));
-            }
+            boolean aligned = link.isPresent() && !source;
+            label.layoutXProperty().bind(aligned ? max(next, above.get(link.get().source()).layoutXProperty()) : next);
+            next = label.layoutXProperty().add(label.widthProperty()).add(GAP);
             labels.add(label);
-            before = label;
         }
         return labels;
+    }
+
+    private static DoubleBinding max(DoubleBinding one, ReadOnlyDoubleProperty other) {
+        return Bindings.createDoubleBinding(() -> Math.max(one.get(), other.get()), one, other);
+    }
+
+    private Optional<Pairing.Link> link(int index, boolean source) {
+        return pairing.links().stream()
+                .filter(link -> (source ? link.source() : link.target()) == index)
+                .findFirst();
+    }
+
+    private static Label item(Pairing.Item item, boolean paired, boolean source) {
+        Label label = Parts.styled(new Label(item.written()), "pairing-item");
+        label.getStyleClass().add("pairing-" + item.kind().name().toLowerCase(Locale.ROOT));
+        if (!paired) {
+            label.getStyleClass().add("pairing-gap");
+            label.setText(Strings.say(source ? "pairing.missing" : "pairing.added", item.written()));
+        }
+        return label;
     }
 }

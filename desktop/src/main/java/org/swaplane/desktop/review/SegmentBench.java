@@ -4,6 +4,8 @@ import java.util.List;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -20,6 +22,8 @@ final class SegmentBench extends VBox {
     private final LaneSession session;
     private final TargetEditor editor = new TargetEditor();
     private final PairingStrip pairing = new PairingStrip();
+    private final ScrollPane pairingScroll = new ScrollPane(pairing);
+    private final VBox writing = Parts.styled(new VBox(editor), "column-tight");
     private final Label limit = Parts.styled(new Label(), "caption");
     private final VBox findings = Parts.styled(new VBox(), "column-tight");
     private int index = -1;
@@ -29,18 +33,28 @@ final class SegmentBench extends VBox {
     SegmentBench(LaneSession session) {
         this.session = session;
         getStyleClass().add("bench");
-        getChildren().addAll(editor, limit, pairing, findings);
+        pairingScroll.setFitToHeight(true);
+        pairingScroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        pairingScroll.setFocusTraversable(false);
+        pairingScroll.getStyleClass().add("pairing-scroll");
+        getChildren().addAll(pairingScroll, findings);
         editor.plainTextChanges().subscribe(change -> typed());
     }
 
-    /** Puts the bench into the row of a segment and shows the segment as it stands. */
-    void moveTo(VBox place, int segment) {
+    /** Puts the bench into the row of a segment, its editor into {@code place}, and shows the segment as it stands. */
+    void moveTo(GridPane row, VBox place, int segment) {
         boolean focused = editor.isFocused();
-        if (getParent() != place) {
-            if (getParent() instanceof VBox before) {
+        if (getParent() != row) {
+            if (getParent() instanceof GridPane before) {
                 before.getChildren().remove(this);
             }
-            place.getChildren().setAll(this);
+            row.add(this, 1, 1, 3, 1);
+        }
+        if (writing.getParent() != place) {
+            if (writing.getParent() instanceof VBox before) {
+                before.getChildren().remove(writing);
+            }
+            place.getChildren().setAll(writing);
         }
         Segment now = session.track().segment(segment);
         if (index != segment || loaded != now || !editor.content().equals(session.track().target(segment))) {
@@ -63,11 +77,18 @@ final class SegmentBench extends VBox {
 
     private void showAround() {
         Content target = session.track().target(index);
-        pairing.show(loaded.locked() ? new Pairing(List.of(), List.of(), List.of()) : Pairing.of(session.track().checked(index)));
+        Pairing pairs = loaded.locked()
+                ? new Pairing(List.of(), List.of(), List.of())
+                : Pairing.of(session.track().checked(index));
+        pairing.show(pairs);
+        pairingScroll.setVisible(!pairs.isEmpty());
+        pairingScroll.setManaged(!pairs.isEmpty());
         int length = target.plainText().codePointCount(0, target.plainText().length());
         limit.setText(loaded.maxLength() > 0 ? Strings.say("review.limit", length, loaded.maxLength()) : "");
-        limit.setVisible(loaded.maxLength() > 0);
-        limit.setManaged(loaded.maxLength() > 0);
+        writing.getChildren().remove(limit);
+        if (loaded.maxLength() > 0) {
+            writing.getChildren().add(limit);
+        }
         findings.getChildren().clear();
         session.openFindings(index).forEach(finding -> findings.getChildren().add(row(finding)));
     }

@@ -91,12 +91,14 @@ final class SegmentRow implements Cell<Integer, Node> {
         mark.show(track.state(index), segment.locked());
         state.setText(LaneMark.words(track.state(index), segment.locked()));
         found.setText(findings.isEmpty() ? "" : Strings.say("review.found", findings.size()));
+        found.setManaged(!findings.isEmpty());
         grid.pseudoClassStateChanged(IN_HAND, inHand);
         grid.pseudoClassStateChanged(LOCKED, segment.locked());
         if (inHand) {
-            bench.moveTo(targetCell, index);
+            bench.moveTo(grid, targetCell, index);
         } else {
             target.show(track.target(index), numbers, findings.stream().flatMap(each -> each.target().stream()).sorted().toList());
+            grid.getChildren().remove(bench);
             if (!targetCell.getChildren().equals(List.of(target))) {
                 targetCell.getChildren().setAll(target);
             }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import org.fxmisc.richtext.GenericStyledArea;
@@ -28,6 +29,9 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
     private static final TextOps<Either<String, Optional<Chip>>, String> EITHER =
             TEXT._or(new ChipOps(), (one, other) -> Optional.empty());
 
+    private static final double LEAST_HEIGHT = 34;
+    private static final double PADDING = 14;
+
     private TagNumbers numbers = TagNumbers.of(Content.EMPTY);
 
     TargetEditor() {
@@ -35,8 +39,16 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
         getStyleClass().add("target-editor");
         setId("target-editor");
         setWrapText(true);
-        setAutoHeight(true);
+        totalHeightEstimateProperty().values().subscribe(this::growTo);
         setAccessibleText(Strings.say("review.editor"));
+    }
+
+    /** As high as its text, however its lines wrap. */
+    private void growTo(Double height) {
+        double wanted = Math.max(LEAST_HEIGHT, (height == null ? 0 : height) + PADDING);
+        if (Math.abs(wanted - getPrefHeight()) > 1) {
+            Platform.runLater(() -> setPrefHeight(wanted));
+        }
     }
 
     private static Node node(StyledSegment<Either<String, Optional<Chip>>, String> segment) {
@@ -44,7 +56,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
                 .unify(
                         text -> {
                             TextExt node = new TextExt(text);
-                            node.getStyleClass().add("text");
+                            node.getStyleClass().setAll("target-text");
                             return node;
                         },
                         chip -> chip.<Node>map(each -> new TagChip(each.tag(), each.number()))

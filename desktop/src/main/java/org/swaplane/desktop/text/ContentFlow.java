@@ -64,7 +64,7 @@ public final class ContentFlow extends TextFlow {
         if (marked) {
             // A label has a background, which a text has not; long marks are cut into words so that lines can break.
             for (String word : text.split("(?<=\\s)")) {
-                Label label = new Label(word.isBlank() ? "\u00B7" : word);
+                Label label = new Label(word.replace(' ', '\u00A0'));
                 label.getStyleClass().add("marked");
                 nodes.add(label);
             }
