@@ -37,6 +37,11 @@ final class KeptFiles {
         }
     }
 
+    /** Lets go of a file that turned out to be of no use. */
+    void forget(String sha256) throws IOException {
+        Files.deleteIfExists(folder.resolve(sha256));
+    }
+
     /** The file with this SHA-256 under the name that it came with. */
     Source source(String name, String sha256) {
         return Source.of(name, folder.resolve(sha256));

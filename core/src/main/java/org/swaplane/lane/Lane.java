@@ -124,23 +124,32 @@ public final class Lane implements AutoCloseable {
      * @throws CannotProceedException when it cannot be read, or is in the lane already; the lane stays as it was
      */
     public Track takeIn(Source source, Progress progress) throws IOException {
-        BilingualFile file = formats.open(source, progress);
-        String sha256 = files.keep(source);
+        String sha256 = source.sha256();
         if (tracks.stream().anyMatch(track -> track.sha256().equals(sha256))) {
             throw new CannotProceedException(
                     source.name(), "this very file is in the lane already", "there is nothing to do");
         }
+        files.keep(source);
+        // Read from the kept copy: the sender's file may go away.
+        BilingualFile file = readOrForget(source.name(), sha256, progress);
         long id = database.update(
                 "insert into track (name, sha256, format, added_at) values (?, ?, ?, ?)",
                 source.name(),
                 sha256,
                 file.document().format(),
                 clock.instant().toString());
-        // Reading from the kept copy: the sender's file may go away.
-        BilingualFile kept = formats.open(files.source(source.name(), sha256), progress);
-        Track track = new Track(id, source.name(), sha256, kept, new Journal(database, id, clock));
+        Track track = new Track(id, source.name(), sha256, file, new Journal(database, id, clock));
         tracks.add(track);
         return track;
+    }
+
+    private BilingualFile readOrForget(String name, String sha256, Progress progress) throws IOException {
+        try {
+            return formats.open(files.source(name, sha256), progress);
+        } catch (IOException | RuntimeException e) {
+            files.forget(sha256);
+            throw e;
+        }
     }
 
     /** When the file of a track came in. */

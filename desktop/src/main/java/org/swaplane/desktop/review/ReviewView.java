@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.BooleanSupplier;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Parent;
 import javafx.scene.control.ComboBox;
@@ -13,6 +14,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import org.fxmisc.flowless.VirtualFlow;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 import org.swaplane.content.Tag;
@@ -37,6 +39,9 @@ public final class ReviewView implements View {
     private final TextField text = new TextField();
     private final Label listed = Parts.quiet("");
     private final VBox node;
+    /** The history is read from the lane; while somebody types or leafs through it can wait. */
+    private final PauseTransition sideLater = new PauseTransition(Duration.millis(120));
+
     private Track shown;
 
     public ReviewView(LaneSession session) {
@@ -51,6 +56,7 @@ public final class ReviewView implements View {
         HBox split = Parts.styled(new HBox(scroll, side), "review-split");
         VBox.setVgrow(split, Priority.ALWAYS);
         node = Parts.styled(new VBox(filterBar(), split), "view");
+        sideLater.setOnFinished(event -> side.show(session.inHandProperty().get()));
         session.inHandProperty().addListener((property, before, now) -> inHandChanged());
     }
 
@@ -155,9 +161,8 @@ public final class ReviewView implements View {
         if (position < 0 && !model.listed().isEmpty()) {
             return;
         }
-        rows.removeIf(row -> row.getNode().getParent() == null && rows.size() > 200);
-        rows.forEach(SegmentRow::refresh);
-        side.show(session.inHandProperty().get());
+        rows.stream().filter(row -> row.getNode().getParent() != null).forEach(SegmentRow::refresh);
+        sideLater.playFromStart();
         if (position >= 0) {
             Platform.runLater(() -> bringIntoView(position));
         }

@@ -20,6 +20,7 @@ import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.Segment;
 import org.swaplane.lane.Track;
+import org.swaplane.lane.Value;
 
 /** One segment of the list; the one in hand opens up and holds the bench on which it is worked at. */
 final class SegmentRow implements Cell<Integer, Node> {
@@ -37,6 +38,10 @@ final class SegmentRow implements Cell<Integer, Node> {
     private final Label state = Parts.styled(new Label(), "state-word");
     private final Label found = Parts.styled(new Label(), "found");
     private int index;
+    private Shown shown;
+
+    /** What the row was drawn from. */
+    private record Shown(Segment segment, Value value, List<Finding> findings, boolean inHand) {}
 
     SegmentRow(int index, LaneSession session, SegmentBench bench) {
         this.session = session;
@@ -85,6 +90,11 @@ final class SegmentRow implements Cell<Integer, Node> {
         Segment segment = track.segment(index);
         boolean inHand = session.inHandProperty().get() == index;
         List<Finding> findings = session.openFindings(index);
+        Shown now = new Shown(segment, track.value(index), findings, inHand);
+        if (now.equals(shown) && !inHand) {
+            return;
+        }
+        shown = now;
         TagNumbers numbers = TagNumbers.of(segment.source());
         number.setText(String.valueOf(index + 1));
         source.show(segment.source(), numbers, findings.stream().flatMap(each -> each.source().stream()).sorted().toList());

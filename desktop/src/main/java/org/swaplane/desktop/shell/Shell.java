@@ -4,12 +4,14 @@ import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
+import javafx.animation.PauseTransition;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.document.State;
@@ -22,6 +24,9 @@ public final class Shell extends StackPane {
     private final BorderPane frame = new BorderPane();
     private final VBox centre = new VBox();
     private final MessageBar messages;
+    /** Counting goes over all segments; while somebody types it can wait. */
+    private final PauseTransition counting = new PauseTransition(Duration.millis(200));
+
     private final Rail rail;
     private final Strip strip;
     private final Palette palette;
@@ -49,8 +54,9 @@ public final class Shell extends StackPane {
         session.revisionProperty().addListener((property, before, now) -> refresh());
         setOnDragOver(this::dragOver);
         setOnDragDropped(this::dropped);
+        counting.setOnFinished(event -> count());
         show(session.viewProperty().get());
-        refresh();
+        count();
     }
 
     private void addViewCommands(Commands commands) {
@@ -69,12 +75,12 @@ public final class Shell extends StackPane {
     }
 
     private void refresh() {
-        strip.show(session.track());
         views.get(session.viewProperty().get()).refresh();
-        countWaiting();
+        counting.playFromStart();
     }
 
-    private void countWaiting() {
+    private void count() {
+        strip.show(session.track());
         boolean there = session.track() != null;
         rail.count(ViewId.CHECKS, there ? session.openFindings().size() : 0);
         int[] states = there ? session.track().states() : new int[State.values().length];

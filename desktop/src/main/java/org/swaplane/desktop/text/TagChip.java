@@ -15,7 +15,12 @@ public final class TagChip extends Label {
                     case CLOSE -> "tag-close";
                     case STANDALONE -> "tag-alone";
                 });
-        setTooltip(new Tooltip(tag.label().isEmpty() ? tag.code() : tag.label() + "   " + tag.code()));
+        // Thousands of chips come and go while a list scrolls, and a tooltip costs more than its chip.
+        setOnMouseEntered(event -> {
+            if (getTooltip() == null) {
+                setTooltip(new Tooltip(tag.label().isEmpty() ? tag.code() : tag.label() + "   " + tag.code()));
+            }
+        });
         setAccessibleText(Strings.say("tag.accessible." + tag.kind().name().toLowerCase(Locale.ROOT), number));
         setMinSize(USE_PREF_SIZE, USE_PREF_SIZE);
     }

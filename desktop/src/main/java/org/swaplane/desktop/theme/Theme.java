@@ -19,8 +19,7 @@ public final class Theme {
             "OpenSans-Semibold.ttf",
             "OpenSans-Bold.ttf",
             "OpenSans-Italic.ttf",
-            "Inconsolata.otf",
-            "DroidSansFallback.ttf");
+            "Inconsolata.otf");
 
     private final BooleanProperty dark = new SimpleBooleanProperty();
     private final Scene scene;
