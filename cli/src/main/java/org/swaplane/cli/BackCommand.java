@@ -52,7 +52,9 @@ final class BackCommand implements Callable<Integer> {
         String trip = FileExchange.trip(source.sha256());
         if (!copy.trip().orElseThrow().equals(trip)) {
             throw new CannotProceedException(
-                    returned.toString(), "the copy was not made from " + bilingual, "give the file that it was made from");
+                    returned.toString(),
+                    "the copy was not made from " + bilingual,
+                    "give the file that it was made from");
         }
         ReturnReading reading = ReturnReader.read(copy, trip, FileExchange.sentRows(file.document()));
         List<SegmentEdit> edits = reading.sound().stream()
@@ -60,7 +62,8 @@ final class BackCommand implements Callable<Integer> {
                 .toList();
         output.write(out -> file.write(edits, out, Progress.NONE), bilingual, returned);
         report(reading, edits.size());
-        boolean allTaken = reading.problems().isEmpty() && edits.size() == reading.changes().size();
+        boolean allTaken = reading.problems().isEmpty()
+                && edits.size() == reading.changes().size();
         return allTaken ? ExitStatus.ALL_WELL : ExitStatus.FOUND_SOMETHING;
     }
 
@@ -69,15 +72,21 @@ final class BackCommand implements Callable<Integer> {
             Map<String, Object> report = new LinkedHashMap<>();
             report.put("applied", applied);
             report.put("untouched", reading.untouched());
-            report.put("problems", reading.problems().stream().map(BackCommand::entry).toList());
-            report.put("changes", reading.changes().stream().map(BackCommand::entry).toList());
-            report.put("remarks", reading.remarks().stream()
-                    .map(each -> Map.of(
-                            "row", each.index() + 1,
-                            "author", each.remark().author(),
-                            "date", each.remark().date(),
-                            "text", each.remark().text()))
-                    .toList());
+            report.put(
+                    "problems",
+                    reading.problems().stream().map(BackCommand::entry).toList());
+            report.put(
+                    "changes",
+                    reading.changes().stream().map(BackCommand::entry).toList());
+            report.put(
+                    "remarks",
+                    reading.remarks().stream()
+                            .map(each -> Map.of(
+                                    "row", each.index() + 1,
+                                    "author", each.remark().author(),
+                                    "date", each.remark().date(),
+                                    "text", each.remark().text()))
+                            .toList());
             Json.print(report);
             return;
         }

@@ -53,8 +53,9 @@ final class CheckCommand implements Callable<Integer> {
     }
 
     private int check(Path file, Map<String, Object> report) throws IOException {
-        BilingualDocument document =
-                FormatRegistry.ofInstalled().open(Source.of(file), Progress.NONE).document();
+        BilingualDocument document = FormatRegistry.ofInstalled()
+                .open(Source.of(file), Progress.NONE)
+                .document();
         List<Finding> findings = CheckRun.ofAllChecks().run(document, Progress.NONE);
         report.put("format", document.format());
         report.put("sourceLanguage", document.sourceLanguage());
@@ -65,12 +66,7 @@ final class CheckCommand implements Callable<Integer> {
                 findings.stream().map(finding -> entry(finding, document)).toList());
         if (!json) {
             findings.forEach(finding -> System.out.printf(
-                    Locale.ROOT,
-                    "%s: %s: %s [%s]%n",
-                    file,
-                    finding.unit(),
-                    finding.message(),
-                    finding.check()));
+                    Locale.ROOT, "%s: %s: %s [%s]%n", file, finding.unit(), finding.message(), finding.check()));
         }
         return findings.isEmpty() ? ExitStatus.ALL_WELL : ExitStatus.FOUND_SOMETHING;
     }
@@ -87,7 +83,9 @@ final class CheckCommand implements Callable<Integer> {
         entry.put("target", offsets(finding.target()));
         entry.put(
                 "suggestion",
-                finding.suggestion().map(fixed -> TagNotation.write(fixed, source)).orElse(null));
+                finding.suggestion()
+                        .map(fixed -> TagNotation.write(fixed, source))
+                        .orElse(null));
         return entry;
     }
 

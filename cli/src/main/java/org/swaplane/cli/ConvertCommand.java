@@ -43,7 +43,9 @@ final class ConvertCommand implements Callable<Integer> {
                     in);
         } else {
             throw new CannotProceedException(
-                    output.path().toString(), "there is no way from " + file.document().format() + " to this extension", "use .docx");
+                    output.path().toString(),
+                    "there is no way from " + file.document().format() + " to this extension",
+                    "use .docx");
         }
         return ExitStatus.ALL_WELL;
     }

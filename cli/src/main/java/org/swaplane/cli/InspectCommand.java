@@ -21,7 +21,9 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** What each file is. */
-@Command(name = "inspect", description = "Says what each file is: format, languages, segments, words, states, problems.")
+@Command(
+        name = "inspect",
+        description = "Says what each file is: format, languages, segments, words, states, problems.")
 final class InspectCommand implements Callable<Integer> {
     @Option(names = "--json", description = "Print one JSON object.")
     private boolean json;
@@ -37,10 +39,12 @@ final class InspectCommand implements Callable<Integer> {
             Map<String, Object> report = new LinkedHashMap<>();
             report.put("path", file.toString());
             try {
-                BilingualDocument document =
-                        FormatRegistry.ofInstalled().open(Source.of(file), Progress.NONE).document();
+                BilingualDocument document = FormatRegistry.ofInstalled()
+                        .open(Source.of(file), Progress.NONE)
+                        .document();
                 describe(document, report);
-                status = Math.max(status, document.problems().isEmpty() ? ExitStatus.ALL_WELL : ExitStatus.FOUND_SOMETHING);
+                status = Math.max(
+                        status, document.problems().isEmpty() ? ExitStatus.ALL_WELL : ExitStatus.FOUND_SOMETHING);
             } catch (CannotProceedException | IOException e) {
                 report.put("error", SwapLane.message(e));
                 System.err.println("swaplane: " + SwapLane.message(e));
@@ -74,7 +78,8 @@ final class InspectCommand implements Callable<Integer> {
         report.put("locked", counts.locked());
         report.put("states", states);
         report.put("prefilled", counts.prefilled());
-        report.put("problems", document.problems().stream().map(Problem::toString).toList());
+        report.put(
+                "problems", document.problems().stream().map(Problem::toString).toList());
     }
 
     private static void print(Map<String, Object> report) {

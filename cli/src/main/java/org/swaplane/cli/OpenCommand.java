@@ -10,7 +10,10 @@ import picocli.CommandLine.Parameters;
 /** The desktop. */
 @Command(name = "open", description = "Opens the desktop, with LANE or with the lane of last time.")
 final class OpenCommand implements Callable<Integer> {
-    @Parameters(arity = "0..1", paramLabel = "LANE", description = "The folder of a lane; a new lane is made where there is none.")
+    @Parameters(
+            arity = "0..1",
+            paramLabel = "LANE",
+            description = "The folder of a lane; a new lane is made where there is none.")
     private Optional<Path> lane;
 
     @Override

@@ -48,7 +48,8 @@ public final class SwapLane implements Runnable {
         SwapLane program = new SwapLane();
         CommandLine commandLine = new CommandLine(program).setCaseInsensitiveEnumValuesAllowed(true);
         commandLine.setParameterExceptionHandler((e, wrong) -> {
-            System.err.println("swaplane: " + e.getMessage().lines().findFirst().orElse("") + "; see 'swaplane --help'");
+            System.err.println(
+                    "swaplane: " + e.getMessage().lines().findFirst().orElse("") + "; see 'swaplane --help'");
             return ExitStatus.COULD_NOT_RUN;
         });
         commandLine.setExecutionExceptionHandler((e, command, parsed) -> {
@@ -69,7 +70,9 @@ public final class SwapLane implements Runnable {
         if (e instanceof NoSuchFileException) {
             return e.getMessage() + ": there is no such file; check the path";
         }
-        String what = e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage().lines().findFirst().orElse("");
+        String what = e.getMessage() == null
+                ? e.getClass().getSimpleName()
+                : e.getMessage().lines().findFirst().orElse("");
         return what + "; run again with --debug for details";
     }
 

@@ -37,9 +37,7 @@ public final class CheckRun {
         if (segment.segment().locked()) {
             return List.of();
         }
-        return checks.stream()
-                .flatMap(check -> check.check(segment).stream())
-                .toList();
+        return checks.stream().flatMap(check -> check.check(segment).stream()).toList();
     }
 
     /** The findings of a whole document, in its order. */
@@ -50,8 +48,8 @@ public final class CheckRun {
             progress.at(i, document.segments().size());
             Segment segment = document.segments().get(i);
             Part part = document.parts().get(segment.part());
-            findings.addAll(run(new CheckedSegment(
-                    i, segment, segment.target(), part.sourceLanguage(), part.targetLanguage())));
+            findings.addAll(run(
+                    new CheckedSegment(i, segment, segment.target(), part.sourceLanguage(), part.targetLanguage())));
         }
         return findings;
     }

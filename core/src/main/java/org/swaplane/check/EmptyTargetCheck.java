@@ -14,10 +14,17 @@ final class EmptyTargetCheck implements Check {
 
     @Override
     public List<Finding> check(CheckedSegment segment) {
-        boolean missing = segment.target().plainText().isBlank() && !segment.source().plainText().isBlank();
+        boolean missing = segment.target().plainText().isBlank()
+                && !segment.source().plainText().isBlank();
         return missing
                 ? List.of(Finding.in(
-                        segment, id(), Severity.ERROR, say("check.empty-target"), List.of(), List.of(), Optional.empty()))
+                        segment,
+                        id(),
+                        Severity.ERROR,
+                        say("check.empty-target"),
+                        List.of(),
+                        List.of(),
+                        Optional.empty()))
                 : List.of();
     }
 }

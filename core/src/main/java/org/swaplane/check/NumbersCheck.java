@@ -51,7 +51,8 @@ final class NumbersCheck implements Check {
 
     private List<ReadNumber> read(Content content, String language) {
         String text = placeholders.mask(content.plainText(), '\uFFFC');
-        return new ArrayList<>(readers.computeIfAbsent(language, NumberReader::new).read(text));
+        return new ArrayList<>(
+                readers.computeIfAbsent(language, NumberReader::new).read(text));
     }
 
     private List<Finding> findings(CheckedSegment segment, List<ReadNumber> missing, List<ReadNumber> added) {
@@ -61,7 +62,8 @@ final class NumbersCheck implements Check {
             Optional<ReadNumber> instead =
                     added.stream().filter(each -> each.kind() == number.kind()).findFirst();
             instead.ifPresent(added::remove);
-            findings.add(instead.map(wrong -> changed(segment, number, wrong, single)).orElseGet(() -> one(segment, number, true)));
+            findings.add(instead.map(wrong -> changed(segment, number, wrong, single))
+                    .orElseGet(() -> one(segment, number, true)));
         }
         added.forEach(number -> findings.add(one(segment, number, false)));
         return findings;
@@ -75,8 +77,7 @@ final class NumbersCheck implements Check {
                 : Optional.empty();
         String key = wrong.values().isEmpty() ? "check.numbers.notation" : "check.numbers.changed";
         String message = say(key, right.written(), wrong.written(), value(right), value(wrong));
-        return Finding.in(
-                segment, id(), Severity.ERROR, message, List.of(span(right)), List.of(span(wrong)), fix);
+        return Finding.in(segment, id(), Severity.ERROR, message, List.of(span(right)), List.of(span(wrong)), fix);
     }
 
     private Finding one(CheckedSegment segment, ReadNumber number, boolean missing) {
@@ -103,7 +104,9 @@ final class NumbersCheck implements Check {
         String text = other.plainText().toLowerCase(locale.toLocale());
         for (String rules : spellout.getRuleSetNames()) {
             if (rules.startsWith("%spellout-cardinal") || rules.startsWith("%spellout-ordinal")) {
-                String word = spellout.format(Long.parseLong(value), rules).replace("\u00AD", "").toLowerCase(Locale.ROOT);
+                String word = spellout.format(Long.parseLong(value), rules)
+                        .replace("\u00AD", "")
+                        .toLowerCase(Locale.ROOT);
                 if (containsWord(text, word)) {
                     return true;
                 }
@@ -126,7 +129,11 @@ final class NumbersCheck implements Check {
     }
 
     private static String value(ReadNumber number) {
-        return number.values().stream().sorted().findFirst().map(v -> v.replace("#", "")).orElse("?");
+        return number.values().stream()
+                .sorted()
+                .findFirst()
+                .map(v -> v.replace("#", ""))
+                .orElse("?");
     }
 
     private static Span span(ReadNumber number) {

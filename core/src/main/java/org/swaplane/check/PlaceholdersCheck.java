@@ -40,8 +40,10 @@ final class PlaceholdersCheck implements Check {
             return List.of(changed(segment, missing.get(0), added.get(0)));
         }
         List<Finding> findings = new ArrayList<>();
-        missing.forEach(found -> findings.add(finding(segment, "check.placeholders.missing", found, List.of(span(found)), List.of())));
-        added.forEach(found -> findings.add(finding(segment, "check.placeholders.added", found, List.of(), List.of(span(found)))));
+        missing.forEach(found ->
+                findings.add(finding(segment, "check.placeholders.missing", found, List.of(span(found)), List.of())));
+        added.forEach(found ->
+                findings.add(finding(segment, "check.placeholders.added", found, List.of(), List.of(span(found)))));
         return findings;
     }
 
@@ -49,7 +51,13 @@ final class PlaceholdersCheck implements Check {
         Content fixed = segment.target().replaceText(target.start(), target.end(), source.written());
         String message = say("check.placeholders.changed", source.written(), target.written());
         return Finding.in(
-                segment, id(), Severity.ERROR, message, List.of(span(source)), List.of(span(target)), Optional.of(fixed));
+                segment,
+                id(),
+                Severity.ERROR,
+                message,
+                List.of(span(source)),
+                List.of(span(target)),
+                Optional.of(fixed));
     }
 
     private Finding finding(CheckedSegment segment, String key, Found found, List<Span> source, List<Span> target) {

@@ -32,7 +32,8 @@ final class TagsCheck implements Check {
             findings.add(finding(segment, "check.tags.missing", missing, withTags(segment, missing, added)));
         }
         if (!added.isEmpty()) {
-            Optional<Content> fix = missing.isEmpty() ? Optional.of(withoutTags(segment.target(), added)) : Optional.empty();
+            Optional<Content> fix =
+                    missing.isEmpty() ? Optional.of(withoutTags(segment.target(), added)) : Optional.empty();
             findings.add(finding(segment, "check.tags.added", added, fix));
         }
         if (findings.isEmpty() && !wellNested(segment.target()) && wellNested(segment.source())) {
@@ -43,7 +44,8 @@ final class TagsCheck implements Check {
 
     private Finding finding(CheckedSegment segment, String key, List<Tag> tags, Optional<Content> fix) {
         String names = tags.stream()
-                .map(tag -> TagNotation.write(Content.of(tag), key.endsWith("added") ? Content.EMPTY : segment.source()))
+                .map(tag ->
+                        TagNotation.write(Content.of(tag), key.endsWith("added") ? Content.EMPTY : segment.source()))
                 .collect(Collectors.joining(" "));
         return Finding.in(segment, id(), Severity.ERROR, say(key, tags.size(), names), List.of(), List.of(), fix);
     }

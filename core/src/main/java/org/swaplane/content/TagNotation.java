@@ -74,7 +74,8 @@ public final class TagNotation {
             boolean isDamage = found != null
                     && !isTag
                     && (isOurs(found.group())
-                            || meant.isPresent() && !sourceText.contains(found.group().strip()));
+                            || meant.isPresent()
+                                    && !sourceText.contains(found.group().strip()));
             if (!isTag && !isDamage) {
                 text.append(c);
                 at++;

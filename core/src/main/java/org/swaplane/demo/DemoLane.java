@@ -33,7 +33,9 @@ public final class DemoLane {
         Clock earlier = Clock.offset(clock, Duration.ofDays(-5));
         try (Lane lane = create(folder, earlier)) {
             Track track = lane.tracks().get(0);
-            Path sent = new SendOut(lane).send(track, DemoReviewer.NAME, Purpose.REVIEW).file();
+            Path sent = new SendOut(lane)
+                    .send(track, DemoReviewer.NAME, Purpose.REVIEW)
+                    .file();
             Files.createDirectories(folder.resolve("returned"));
             DemoReviewer.answer(sent, folder.resolve("returned").resolve("scan final (2).docx"), clock.instant());
         }

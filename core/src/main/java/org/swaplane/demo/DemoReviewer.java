@@ -78,24 +78,30 @@ public final class DemoReviewer {
                 if (entry.getName().equals("word/document.xml")) {
                     DemoReviewer reviewer = new DemoReviewer(new String(part, StandardCharsets.UTF_8), at);
                     session.with(reviewer);
-                    part = (reviewer.before + String.join("", reviewer.rows) + reviewer.after).getBytes(StandardCharsets.UTF_8);
+                    part = (reviewer.before + String.join("", reviewer.rows) + reviewer.after)
+                            .getBytes(StandardCharsets.UTF_8);
                     commentsPart = reviewer.comments.toString();
                 } else if (entry.getName().equals("word/_rels/document.xml.rels")) {
                     part = new String(part, StandardCharsets.UTF_8)
-                            .replace("</Relationships>", "<Relationship Id=\"rId9\" Type=\"http://schemas.openxmlformats.org/officeDocument/2006/relationships/comments\" Target=\"comments.xml\"/></Relationships>")
+                            .replace(
+                                    "</Relationships>",
+                                    "<Relationship Id=\"rId9\" Type=\"http://schemas.openxmlformats.org/officeDocument/2006/relationships/comments\" Target=\"comments.xml\"/></Relationships>")
                             .getBytes(StandardCharsets.UTF_8);
                 } else if (entry.getName().equals("[Content_Types].xml")) {
                     part = new String(part, StandardCharsets.UTF_8)
-                            .replace("</Types>", "<Override PartName=\"/word/comments.xml\" ContentType=\"application/vnd.openxmlformats-officedocument.wordprocessingml.comments+xml\"/></Types>")
+                            .replace(
+                                    "</Types>",
+                                    "<Override PartName=\"/word/comments.xml\" ContentType=\"application/vnd.openxmlformats-officedocument.wordprocessingml.comments+xml\"/></Types>")
                             .getBytes(StandardCharsets.UTF_8);
                 }
                 out.putNextEntry(new ZipEntry(entry.getName()));
                 out.write(part);
             }
             out.putNextEntry(new ZipEntry("word/comments.xml"));
-            out.write(("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<w:comments xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\">"
-                            + commentsPart + "</w:comments>")
-                    .getBytes(StandardCharsets.UTF_8));
+            out.write(
+                    ("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<w:comments xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\">"
+                                    + commentsPart + "</w:comments>")
+                            .getBytes(StandardCharsets.UTF_8));
         }
         Files.write(returned, bytes.toByteArray());
     }
@@ -114,14 +120,18 @@ public final class DemoReviewer {
 
     /** Writes the target anew, untracked and without any formatting. */
     public void overwrite(int row, String text) {
-        target(row, cell -> cell.replaceFirst("(?s)</w:pPr>.*</w:p>", "</w:pPr>" + Matcher.quoteReplacement(run(text)) + "</w:p>"));
+        target(
+                row,
+                cell -> cell.replaceFirst(
+                        "(?s)</w:pPr>.*</w:p>", "</w:pPr>" + Matcher.quoteReplacement(run(text)) + "</w:p>"));
     }
 
     /** Puts a comment into the margin of the target. */
     public void comment(int row, String text) {
         int id = row;
         target(row, cell -> cell.replace("</w:p>", "<w:r><w:commentReference w:id=\"" + id + "\"/></w:r></w:p>"));
-        comments.append("<w:comment w:id=\"" + id + "\" w:author=\"" + NAME + "\" w:date=\"" + date + "\"><w:p>" + run(text) + "</w:p></w:comment>");
+        comments.append("<w:comment w:id=\"" + id + "\" w:author=\"" + NAME + "\" w:date=\"" + date + "\"><w:p>"
+                + run(text) + "</w:p></w:comment>");
     }
 
     /** Changes the source, which nobody should. */

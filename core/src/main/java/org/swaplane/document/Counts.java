@@ -13,7 +13,14 @@ import java.util.Map;
  * @param prefilled segments whose target is only a copy of the source
  */
 public record Counts(
-        int units, int segments, int words, int characters, int tags, int locked, Map<State, Integer> states, int prefilled) {
+        int units,
+        int segments,
+        int words,
+        int characters,
+        int tags,
+        int locked,
+        Map<State, Integer> states,
+        int prefilled) {
     public Counts {
         states = Map.copyOf(states);
     }
@@ -33,7 +40,8 @@ public record Counts(
         Segment before = null;
         for (Segment segment : segments) {
             String text = segment.source().plainText();
-            boolean sameUnit = before != null && before.unit().equals(segment.unit()) && before.part() == segment.part();
+            boolean sameUnit =
+                    before != null && before.unit().equals(segment.unit()) && before.part() == segment.part();
             units += sameUnit ? 0 : 1;
             words += words(text, breaks);
             characters += text.codePointCount(0, text.length());

@@ -37,7 +37,8 @@ public final class ReturnReader {
         problems.addAll(matching.problems());
         Map<Integer, List<StructureProblem>> byNumber = new HashMap<>();
         for (StructureProblem problem : matching.problems()) {
-            byNumber.computeIfAbsent(problem.number(), none -> new ArrayList<>()).add(problem);
+            byNumber.computeIfAbsent(problem.number(), none -> new ArrayList<>())
+                    .add(problem);
         }
         matched.forEach((number, row) -> readRow(sent.get(number), row, byNumber.getOrDefault(number, List.of())));
         return new ReturnReading(problems, changes, remarks, untouched);
@@ -50,7 +51,8 @@ public final class ReturnReader {
         boolean changed = !row.target().equals(original.sent());
         int number = original.number();
         if (!Fingerprint.ofWritten(row.source()).equals(Fingerprint.of(source))) {
-            own.add(new StructureProblem(Kind.SOURCE_CHANGED, number, say("return.source-changed", number, row.source())));
+            own.add(new StructureProblem(
+                    Kind.SOURCE_CHANGED, number, say("return.source-changed", number, row.source())));
         }
         if (changed && original.segment().locked()) {
             own.add(new StructureProblem(Kind.LOCKED_CHANGED, number, say("return.locked-changed", number)));
@@ -118,6 +120,9 @@ public final class ReturnReader {
         return text.equals(say("copy.locked"))
                 || original.segment().notes().stream().anyMatch(note -> text.equals(note.text()))
                 || text.equals(String.join(
-                        "\n", original.segment().notes().stream().map(note -> note.text()).toList()));
+                        "\n",
+                        original.segment().notes().stream()
+                                .map(note -> note.text())
+                                .toList()));
     }
 }

@@ -26,9 +26,14 @@ public final class ReturnReport {
         Map<String, Object> model = new HashMap<>(about);
         model.put("taken", taken.size());
         model.put("untouched", reading.untouched());
-        model.put("problems", reading.problems().stream().map(StructureProblem::message).toList());
-        model.put("changes", reading.changes().stream().map(change -> row(change, taken)).toList());
-        model.put("remarks", reading.remarks().stream().map(ReturnReport::remark).toList());
+        model.put(
+                "problems",
+                reading.problems().stream().map(StructureProblem::message).toList());
+        model.put(
+                "changes",
+                reading.changes().stream().map(change -> row(change, taken)).toList());
+        model.put(
+                "remarks", reading.remarks().stream().map(ReturnReport::remark).toList());
         return HtmlReport.render("return", model);
     }
 
@@ -36,7 +41,9 @@ public final class ReturnReport {
         TextDifference difference = TextDifference.between(change.sent(), change.returned());
         return Map.of(
                 "number", change.number(),
-                "source", TagNotation.write(change.segment().source(), change.segment().source()),
+                "source",
+                        TagNotation.write(
+                                change.segment().source(), change.segment().source()),
                 "sent", MarkedText.pieces(change.sent(), difference.before()),
                 "returned", MarkedText.pieces(change.returned(), difference.after()),
                 "now", change.nowWritten(),

@@ -13,6 +13,7 @@ public final class ReviewInstructions {
     }
 
     public static List<String> forTranslation() {
-        return List.of(say("copy.instructions.translation"), say("copy.instructions.tags"), say("copy.instructions.rows"));
+        return List.of(
+                say("copy.instructions.translation"), say("copy.instructions.tags"), say("copy.instructions.rows"));
     }
 }

@@ -34,7 +34,8 @@ final class RowMatching {
         for (ReturnedRow row : returned) {
             Optional<RowCode> code = row.code().filter(each -> each.trip().equals(trip));
             SentRow original = code.map(each -> sent.get(each.number())).orElse(null);
-            if (original == null || !code.get().fits(Fingerprint.of(original.segment().source()))) {
+            if (original == null
+                    || !code.get().fits(Fingerprint.of(original.segment().source()))) {
                 nameless.add(row);
             } else {
                 put(original.number(), row);
@@ -70,14 +71,16 @@ final class RowMatching {
             matched.put(number, row);
             problems.add(new StructureProblem(Kind.CODE_DAMAGED, number, say("return.code-damaged", number)));
         } else {
-            problems.add(new StructureProblem(Kind.ROW_UNKNOWN, 0, say("return.row-unknown", row.position(), row.source())));
+            problems.add(
+                    new StructureProblem(Kind.ROW_UNKNOWN, 0, say("return.row-unknown", row.position(), row.source())));
         }
     }
 
     private void findMissing() {
         for (SentRow row : sent.values()) {
             if (!matched.containsKey(row.number())) {
-                problems.add(new StructureProblem(Kind.ROW_MISSING, row.number(), say("return.row-missing", row.number())));
+                problems.add(
+                        new StructureProblem(Kind.ROW_MISSING, row.number(), say("return.row-missing", row.number())));
             }
         }
     }
@@ -85,7 +88,8 @@ final class RowMatching {
     /** Moved are the fewest rows that would have to go elsewhere to restore the order. */
     private void findMoved() {
         List<Integer> order = new ArrayList<>(matched.keySet());
-        order.sort((a, b) -> Integer.compare(matched.get(a).position(), matched.get(b).position()));
+        order.sort((a, b) ->
+                Integer.compare(matched.get(a).position(), matched.get(b).position()));
         Set<Integer> inPlace = new HashSet<>(longestIncreasing(order));
         for (int number : matched.keySet()) {
             if (!inPlace.contains(number)) {

@@ -19,8 +19,8 @@ public final class ElementText {
             switch (xml.next()) {
                 case XMLStreamConstants.START_ELEMENT -> depth++;
                 case XMLStreamConstants.END_ELEMENT -> depth--;
-                case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA, XMLStreamConstants.SPACE -> text.append(
-                        xml.getText());
+                case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA, XMLStreamConstants.SPACE ->
+                    text.append(xml.getText());
                 default -> {}
             }
         }

@@ -51,6 +51,7 @@ public final class NewFile {
     }
 
     private static CannotProceedException existing(Path path) {
-        return new CannotProceedException(path.toString(), "the file exists already", "choose another name, or use --force");
+        return new CannotProceedException(
+                path.toString(), "the file exists already", "choose another name, or use --force");
     }
 }

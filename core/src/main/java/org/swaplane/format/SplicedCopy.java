@@ -106,6 +106,11 @@ public final class SplicedCopy {
 
     /** XML 1.0, production [2] Char. */
     private static boolean isXml(int c) {
-        return c == '\t' || c == '\n' || c == '\r' || c >= 0x20 && c <= 0xD7FF || c >= 0xE000 && c <= 0xFFFD || c >= 0x10000;
+        return c == '\t'
+                || c == '\n'
+                || c == '\r'
+                || c >= 0x20 && c <= 0xD7FF
+                || c >= 0xE000 && c <= 0xFFFD
+                || c >= 0x10000;
     }
 }

@@ -48,10 +48,12 @@ public final class BringBack {
     public Recognised read(Source copy) throws IOException {
         ReturnedCopy returned = DocxReviewCopy.read(copy);
         String code = returned.trip().orElseThrow();
-        Trip trip = lane.trips().find(code).orElseThrow(() -> new CannotProceedException(
-                copy.name(),
-                "the copy belongs to trip " + code + ", which this lane did not send",
-                "open the lane that sent it"));
+        Trip trip = lane.trips()
+                .find(code)
+                .orElseThrow(() -> new CannotProceedException(
+                        copy.name(),
+                        "the copy belongs to trip " + code + ", which this lane did not send",
+                        "open the lane that sent it"));
         Track track = lane.track(trip.track());
         return new Recognised(copy, trip, track, ReturnReader.read(returned, code, sentRows(trip, track)));
     }
@@ -61,8 +63,8 @@ public final class BringBack {
         Map<Integer, ReturnedRow> sent = DocxReviewCopy.read(lane.trips().sentCopy(trip)).rows().stream()
                 .collect(Collectors.toMap(row -> row.code().orElseThrow().number(), row -> row));
         List<SentRow> rows = new ArrayList<>();
-        sent.forEach((number, row) ->
-                rows.add(new SentRow(number, number - 1, track.segment(number - 1), row.target(), track.target(number - 1))));
+        sent.forEach((number, row) -> rows.add(
+                new SentRow(number, number - 1, track.segment(number - 1), row.target(), track.target(number - 1))));
         return rows;
     }
 
@@ -78,8 +80,11 @@ public final class BringBack {
         Map<Integer, Value> edits = new HashMap<>();
         for (RowChange change : recognised.reading().changes()) {
             if (rows.contains(change.number())) {
-                Content answer = change.takeable().orElseThrow(() -> new CannotProceedException(
-                        recognised.copy().name(), "row " + change.number() + " cannot be taken", "correct it in the copy"));
+                Content answer = change.takeable()
+                        .orElseThrow(() -> new CannotProceedException(
+                                recognised.copy().name(),
+                                "row " + change.number() + " cannot be taken",
+                                "correct it in the copy"));
                 edits.put(change.index(), new Value(answer, state));
             }
         }
@@ -88,7 +93,12 @@ public final class BringBack {
         NewFile.write(report, false, out -> out.write(html.getBytes(StandardCharsets.UTF_8)));
         Optional<Step> step = track.edit(StepKind.TAKEN, who(recognised), trip.code(), edits);
         lane.trips().addRemarks(track.id(), remarks(recognised));
-        lane.trips().cameBack(trip, recognised.copy(), rows.size(), report.getFileName().toString());
+        lane.trips()
+                .cameBack(
+                        trip,
+                        recognised.copy(),
+                        rows.size(),
+                        report.getFileName().toString());
         return new Taken(step, report);
     }
 

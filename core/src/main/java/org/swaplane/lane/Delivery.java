@@ -107,7 +107,9 @@ public final class Delivery {
                         "source", track.document().sourceLanguage(),
                         "target", track.document().targetLanguage(),
                         "lane", lane.name(),
-                        "date", LocalDate.ofInstant(lane.clock().instant(), ZoneOffset.UTC).toString()));
+                        "date",
+                                LocalDate.ofInstant(lane.clock().instant(), ZoneOffset.UTC)
+                                        .toString()));
         return lane.free("out", name);
     }
 
@@ -162,7 +164,8 @@ public final class Delivery {
         model.put(
                 "setAside",
                 lane.findings().all(track).stream()
-                        .map(each -> (each.segment() + 1) + ": " + each.message() + " (" + each.reason() + ", " + each.who() + ")")
+                        .map(each -> (each.segment() + 1) + ": " + each.message() + " (" + each.reason() + ", "
+                                + each.who() + ")")
                         .toList());
         return HtmlReport.render("receipt", model);
     }

@@ -46,5 +46,4 @@ final class KeptFiles {
     Source source(String name, String sha256) {
         return Source.of(name, folder.resolve(sha256));
     }
-
 }

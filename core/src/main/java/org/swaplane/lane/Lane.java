@@ -42,7 +42,8 @@ public final class Lane implements AutoCloseable {
     /** Makes a new lane in a folder that holds none yet. */
     public static Lane create(Path folder, String name, FormatRegistry formats, Clock clock) throws IOException {
         if (Files.exists(folder.resolve(DATABASE))) {
-            throw new CannotProceedException(folder.toString(), "there is a lane already", "open it, or choose another folder");
+            throw new CannotProceedException(
+                    folder.toString(), "there is a lane already", "open it, or choose another folder");
         }
         Lane lane = new Lane(folder, formats, clock);
         lane.set("id", UUID.randomUUID().toString());
@@ -53,7 +54,8 @@ public final class Lane implements AutoCloseable {
     /** Opens a lane and reads its files. */
     public static Lane open(Path folder, FormatRegistry formats, Clock clock, Progress progress) throws IOException {
         if (!Files.exists(folder.resolve(DATABASE))) {
-            throw new CannotProceedException(folder.toString(), "there is no lane in this folder", "choose the folder of a lane");
+            throw new CannotProceedException(
+                    folder.toString(), "there is no lane in this folder", "choose the folder of a lane");
         }
         Lane lane = new Lane(folder, formats, clock);
         try {
@@ -154,8 +156,8 @@ public final class Lane implements AutoCloseable {
 
     /** When the file of a track came in. */
     public Instant takenInAt(Track track) {
-        return database
-                .query(row -> Instant.parse(row.getString(1)), "select added_at from track where id = ?", track.id())
+        return database.query(
+                        row -> Instant.parse(row.getString(1)), "select added_at from track where id = ?", track.id())
                 .get(0);
     }
 

@@ -30,7 +30,8 @@ public final class SendOut {
                 identity,
                 track.name(),
                 purpose == Purpose.REVIEW ? ReviewInstructions.forReview() : ReviewInstructions.forTranslation());
-        Path file = lane.free("sent", stem(track.name()) + "_" + purpose.name().toLowerCase(java.util.Locale.ROOT) + ".docx");
+        Path file = lane.free(
+                "sent", stem(track.name()) + "_" + purpose.name().toLowerCase(java.util.Locale.ROOT) + ".docx");
         NewFile.write(file, false, out -> DocxReviewCopy.write(copy, out));
         return new Sent(lane.trips().sent(code, track, person, purpose, Source.of(file)), file);
     }

@@ -115,7 +115,8 @@ public final class Track {
 
     private void refuseLocked(int index) {
         if (segment(index).locked()) {
-            throw new CannotProceedException(name, "segment " + segment(index).key() + " is locked", "unlock it in the file it came from");
+            throw new CannotProceedException(
+                    name, "segment " + segment(index).key() + " is locked", "unlock it in the file it came from");
         }
     }
 

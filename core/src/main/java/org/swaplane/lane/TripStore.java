@@ -27,7 +27,8 @@ public final class TripStore {
     }
 
     public Optional<Trip> find(String code) {
-        return database.query(TripStore::trip, "select * from trip where code = ?", code).stream().findFirst();
+        return database.query(TripStore::trip, "select * from trip where code = ?", code).stream()
+                .findFirst();
     }
 
     /** Remembers that a copy went out, and keeps its bytes. */

@@ -42,7 +42,9 @@ record Notation(ULocale locale, char decimal, char grouping, String fieldOrder, 
 
     /** Whether {@code c} can separate groups of digits here; languages that use one kind of blank accept all kinds. */
     boolean groups(char c) {
-        return c == grouping || isBlank(c) && (isBlank(grouping) || c != ' ') || isApostrophe(c) && isApostrophe(grouping);
+        return c == grouping
+                || isBlank(c) && (isBlank(grouping) || c != ' ')
+                || isApostrophe(c) && isApostrophe(grouping);
     }
 
     static boolean isBlank(char c) {

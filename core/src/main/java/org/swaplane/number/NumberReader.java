@@ -80,7 +80,14 @@ public final class NumberReader {
         Matcher halfDay = HALF_DAY.matcher(text).region(end, text.length());
         boolean isHalfDay = halfDay.lookingAt();
         Matcher clock = CLOCK.matcher(digits);
-        if (clock.matches() && isClock(clock, isHalfDay || CLOCK_WORD.matcher(text).region(end, text.length()).lookingAt())) {
+        if (clock.matches()
+                && isClock(
+                        clock,
+                        isHalfDay
+                                || CLOCK_WORD
+                                        .matcher(text)
+                                        .region(end, text.length())
+                                        .lookingAt())) {
             int hour = Integer.parseInt(clock.group(1));
             int last = isHalfDay ? halfDay.end() : end;
             Integer shifted = isHalfDay ? fullDayHour(hour, halfDay.group(1)) : Integer.valueOf(hour);

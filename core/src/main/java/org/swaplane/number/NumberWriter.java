@@ -43,7 +43,8 @@ public final class NumberWriter {
         DecimalFormat format = (DecimalFormat) NumberFormat.getInstance(notation.locale());
         format.setMinimumFractionDigits(fraction);
         format.setMaximumFractionDigits(fraction);
-        format.setGroupingUsed(written.codePoints().filter(Character::isDigit).count() < written.strip().length() - (fraction > 0 ? 1 : 0)
+        format.setGroupingUsed(written.codePoints().filter(Character::isDigit).count()
+                        < written.strip().length() - (fraction > 0 ? 1 : 0)
                 && Math.abs(new BigDecimal(value).longValue()) >= 1000);
         return Optional.of(format.format(new BigDecimal(value)));
     }

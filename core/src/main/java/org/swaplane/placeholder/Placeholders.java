@@ -14,8 +14,11 @@ public final class Placeholders {
             new Kind("percent-name", "%\\([\\p{L}_]\\w*\\)[a-zA-Z]"),
             new Kind("numbered-brace", "\\{\\d+(?:,\\s*[^{}]*)?\\}"),
             new Kind("named-brace", "\\{[\\p{L}_][\\w.-]*\\}"),
-            // '5 % discount' is no conversion: a blank flag only counts right before digits or a letter without one after it.
-            new Kind("printf", "%(?:%|(?:\\d+\\$)?[-+#0]*\\d*(?:\\.\\d+)?(?:hh|h|ll|l|z|j|t)?[@sdiufFeEgGxXoc](?![\\p{L}]))"),
+            // '5 % discount' is no conversion: a blank flag only counts right before digits or a letter without one
+            // after it.
+            new Kind(
+                    "printf",
+                    "%(?:%|(?:\\d+\\$)?[-+#0]*\\d*(?:\\.\\d+)?(?:hh|h|ll|l|z|j|t)?[@sdiufFeEgGxXoc](?![\\p{L}]))"),
             new Kind("entity", "&(?:#\\d+|#x[0-9A-Fa-f]+|[a-zA-Z][a-zA-Z0-9]*);"),
             new Kind("element", "</?[a-zA-Z][\\w-]*(?:\\s+[\\w-]+\\s*=\\s*(?:\"[^\"]*\"|'[^']*'))*\\s*/?>"));
 
@@ -34,7 +37,8 @@ public final class Placeholders {
 
     public Placeholders(List<Kind> kinds) {
         this.kinds = List.copyOf(kinds);
-        this.any = Pattern.compile(String.join("|", this.kinds.stream().map(Kind::pattern).toList()));
+        this.any = Pattern.compile(
+                String.join("|", this.kinds.stream().map(Kind::pattern).toList()));
     }
 
     /** The placeholders in the order of the text, without overlap. */

@@ -103,7 +103,8 @@ public final class DryRun {
         } catch (SAXException e) {
             return proof("well-formed", false, List.of(String.valueOf(e.getMessage())));
         } catch (ParserConfigurationException e) {
-            throw new CannotProceedException(output.toString(), "no XML parser: " + e.getMessage(), "check the installation");
+            throw new CannotProceedException(
+                    output.toString(), "no XML parser: " + e.getMessage(), "check the installation");
         }
     }
 
@@ -138,7 +139,10 @@ public final class DryRun {
         write(original, mask(original.document()), masked, progress);
         write(read, mask(read.document()), maskedPseudo, progress);
         long differsAt = Files.mismatch(masked, maskedPseudo);
-        return proof("only-targets", differsAt < 0, differsAt < 0 ? List.of() : List.of(say("proof.only-targets.at", differsAt)));
+        return proof(
+                "only-targets",
+                differsAt < 0,
+                differsAt < 0 ? List.of() : List.of(say("proof.only-targets.at", differsAt)));
     }
 
     private static List<SegmentEdit> mask(BilingualDocument document) {
@@ -154,6 +158,9 @@ public final class DryRun {
 
     private static Proof proof(String id, boolean holds, List<String> details) {
         return new Proof(
-                id, holds ? Proof.Verdict.PASS : Proof.Verdict.FAIL, say("proof." + id + (holds ? ".pass" : ".fail")), details);
+                id,
+                holds ? Proof.Verdict.PASS : Proof.Verdict.FAIL,
+                say("proof." + id + (holds ? ".pass" : ".fail")),
+                details);
     }
 }

@@ -18,6 +18,9 @@ public record DryRunResult(List<Proof> proofs, BilingualDocument pseudo, Path ou
 
     /** The worst of all verdicts. */
     public Proof.Verdict verdict() {
-        return proofs.stream().map(Proof::verdict).max(Comparator.naturalOrder()).orElse(Proof.Verdict.PASS);
+        return proofs.stream()
+                .map(Proof::verdict)
+                .max(Comparator.naturalOrder())
+                .orElse(Proof.Verdict.PASS);
     }
 }

@@ -35,7 +35,8 @@ public final class PseudoTranslator {
     }
 
     public Content translate(Content source) {
-        int letters = (int) source.plainText().codePoints().filter(Character::isLetter).count();
+        int letters = (int)
+                source.plainText().codePoints().filter(Character::isLetter).count();
         if (letters == 0) {
             return source;
         }

@@ -23,13 +23,17 @@ public record FileNaming(String pattern) {
         Matcher matcher = FIELD.matcher(pattern);
         StringBuilder name = new StringBuilder();
         while (matcher.find()) {
-            String value = switch (matcher.group(1)) {
-                case "name" -> dot < 0 ? original : original.substring(0, dot);
-                case "ext" -> dot < 0 ? "" : original.substring(dot + 1);
-                default -> fields.get(matcher.group(1));
-            };
+            String value =
+                    switch (matcher.group(1)) {
+                        case "name" -> dot < 0 ? original : original.substring(0, dot);
+                        case "ext" -> dot < 0 ? "" : original.substring(dot + 1);
+                        default -> fields.get(matcher.group(1));
+                    };
             if (value == null) {
-                throw new CannotProceedException(pattern, "the pattern has no field " + matcher.group(), "use name, ext, source, target, lane or date");
+                throw new CannotProceedException(
+                        pattern,
+                        "the pattern has no field " + matcher.group(),
+                        "use name, ext, source, target, lane or date");
             }
             matcher.appendReplacement(name, Matcher.quoteReplacement(value));
         }

@@ -34,7 +34,8 @@ public final class Desktop {
     public static void open(Optional<Path> lane) {
         Preferences remembered = Preferences.userNodeForPackage(Desktop.class);
         Path home = Path.of(System.getProperty("user.home"), "Swap Lane");
-        Path folder = lane.orElseGet(() -> Path.of(remembered.get(LAST, home.toString()))).toAbsolutePath();
+        Path folder = lane.orElseGet(() -> Path.of(remembered.get(LAST, home.toString())))
+                .toAbsolutePath();
         remembered.put(LAST, folder.toString());
         SwapLaneApplication.start(() -> openOrCreate(folder));
     }

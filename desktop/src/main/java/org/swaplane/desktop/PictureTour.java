@@ -52,29 +52,37 @@ public final class PictureTour extends Application {
 
     private void plan() {
         step(() -> show(ViewId.BOARD), "board");
-        step(() -> {
-            session.viewProperty().set(ViewId.DRY_RUN);
-            session.runDryRun();
-        }, "dry-run");
+        step(
+                () -> {
+                    session.viewProperty().set(ViewId.DRY_RUN);
+                    session.runDryRun();
+                },
+                "dry-run");
         step(() -> show(ViewId.EXCHANGE), "exchange");
         step(() -> session.receive(folder.resolve("returned").resolve("scan final (2).docx")), "bring-back");
-        step(() -> {
-            Set<Integer> sound = session.returnedProperty().get().reading().sound().stream()
-                    .map(RowChange::number)
-                    .collect(Collectors.toSet());
-            session.takeReturned(sound);
-            session.dismissMessage();
-            show(ViewId.CHECKS);
-        }, "checks");
-        step(() -> {
-            session.inHandProperty().set(7);
-            show(ViewId.REVIEW);
-        }, "review");
+        step(
+                () -> {
+                    Set<Integer> sound = session.returnedProperty().get().reading().sound().stream()
+                            .map(RowChange::number)
+                            .collect(Collectors.toSet());
+                    session.takeReturned(sound);
+                    session.dismissMessage();
+                    show(ViewId.CHECKS);
+                },
+                "checks");
+        step(
+                () -> {
+                    session.inHandProperty().set(7);
+                    show(ViewId.REVIEW);
+                },
+                "review");
         step(() -> ((Button) scene.lookup("#toggle-dark")).fire(), "review-dark");
-        step(() -> {
-            ((Button) scene.lookup("#toggle-dark")).fire();
-            show(ViewId.RELEASE);
-        }, "release");
+        step(
+                () -> {
+                    ((Button) scene.lookup("#toggle-dark")).fire();
+                    show(ViewId.RELEASE);
+                },
+                "release");
         steps.add(Platform::exit);
     }
 

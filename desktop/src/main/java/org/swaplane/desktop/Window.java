@@ -37,7 +37,8 @@ public final class Window {
         checks.addCommands(commands);
         Scene scene = new Scene(new StackPane(), 1280, 800);
         Theme theme = new Theme(scene);
-        Runnable toggleDark = () -> theme.darkProperty().set(!theme.darkProperty().get());
+        Runnable toggleDark =
+                () -> theme.darkProperty().set(!theme.darkProperty().get());
         scene.setRoot(new Shell(session, commands, views, toggleDark));
         commands.listenTo(scene);
         return scene;

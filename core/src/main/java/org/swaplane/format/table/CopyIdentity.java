@@ -24,7 +24,9 @@ public record CopyIdentity(String lane, long track, String trip, int rows) {
         for (String pair : property.split(";")) {
             int equals = pair.indexOf('=');
             if (equals > 0) {
-                values.put(pair.substring(0, equals).strip(), pair.substring(equals + 1).strip());
+                values.put(
+                        pair.substring(0, equals).strip(),
+                        pair.substring(equals + 1).strip());
             }
         }
         try {

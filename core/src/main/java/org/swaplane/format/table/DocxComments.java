@@ -17,7 +17,8 @@ final class DocxComments {
         Map<String, Remark> comments = new HashMap<>();
         XMLStreamReader xml = SafeXml.factory().createXMLStreamReader(in);
         while (xml.hasNext()) {
-            if (xml.next() == XMLStreamConstants.START_ELEMENT && xml.getLocalName().equals("comment")) {
+            if (xml.next() == XMLStreamConstants.START_ELEMENT
+                    && xml.getLocalName().equals("comment")) {
                 String id = Docx.attribute(xml, "id");
                 comments.put(id, readOne(xml));
             }
@@ -33,9 +34,11 @@ final class DocxComments {
             int event = xml.next();
             if (event == XMLStreamConstants.START_ELEMENT && xml.getLocalName().equals("t")) {
                 text.append(ElementText.read(xml));
-            } else if (event == XMLStreamConstants.END_ELEMENT && xml.getLocalName().equals("p")) {
+            } else if (event == XMLStreamConstants.END_ELEMENT
+                    && xml.getLocalName().equals("p")) {
                 text.append('\n');
-            } else if (event == XMLStreamConstants.END_ELEMENT && xml.getLocalName().equals("comment")) {
+            } else if (event == XMLStreamConstants.END_ELEMENT
+                    && xml.getLocalName().equals("comment")) {
                 break;
             }
         }

@@ -43,7 +43,9 @@ public final class DocxReviewCopy {
         Map<String, byte[]> parts = SafeZip.read(source, Set.of(DOCUMENT, COMMENTS, PROPERTIES));
         if (!parts.containsKey(DOCUMENT)) {
             throw new CannotProceedException(
-                    source.name(), "this is no word processor document (DOCX)", "choose the review copy that came back");
+                    source.name(),
+                    "this is no word processor document (DOCX)",
+                    "choose the review copy that came back");
         }
         try {
             Map<String, Remark> comments = parts.containsKey(COMMENTS)
@@ -65,7 +67,8 @@ public final class DocxReviewCopy {
         } catch (XMLStreamException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(source.name(), 0, 0),
-                    "the document is broken inside (" + e.getMessage().lines().findFirst().orElse("") + ")",
+                    "the document is broken inside ("
+                            + e.getMessage().lines().findFirst().orElse("") + ")",
                     "open it in the word processor, save it again, and try once more",
                     e);
         }

@@ -30,7 +30,8 @@ final class DocxTableReader {
     List<ReturnedRow> read(InputStream in) throws XMLStreamException {
         XMLStreamReader2 xml = (XMLStreamReader2) SafeXml.factory().createXMLStreamReader(in);
         while (xml.hasNext()) {
-            if (xml.next() == XMLStreamConstants.START_ELEMENT && xml.getLocalName().equals("tr")) {
+            if (xml.next() == XMLStreamConstants.START_ELEMENT
+                    && xml.getLocalName().equals("tr")) {
                 readRow(xml);
             }
         }
@@ -62,8 +63,9 @@ final class DocxTableReader {
     }
 
     private void addRow(List<DocxCell> cells) {
-        Optional<RowCode> code =
-                cells.stream().flatMap(cell -> RowCode.read(cell.text()).stream()).findFirst();
+        Optional<RowCode> code = cells.stream()
+                .flatMap(cell -> RowCode.read(cell.text()).stream())
+                .findFirst();
         // Without its code, only a row of our own shape is ours.
         if (code.isEmpty() && (cells.size() < NUMBER_OF_CELLS - 1 || cells.size() > NUMBER_OF_CELLS)) {
             return;
@@ -74,7 +76,8 @@ final class DocxTableReader {
         List<Remark> remarks = new ArrayList<>();
         cells.forEach(cell -> remarks.addAll(cell.remarks()));
         DocxCell target = cells.get(TARGET);
-        boolean hasComment = cells.size() > COMMENT && RowCode.read(cells.get(COMMENT).text()).isEmpty();
+        boolean hasComment = cells.size() > COMMENT
+                && RowCode.read(cells.get(COMMENT).text()).isEmpty();
         if (hasComment && !cells.get(COMMENT).text().isBlank()) {
             Revision by = cells.get(COMMENT).revision().orElse(new Revision("", ""));
             remarks.add(new Remark(by.author(), by.date(), cells.get(COMMENT).text()));

@@ -32,9 +32,12 @@ final class DocxWriter {
 
     void write(OutputStream out) throws IOException, XMLStreamException {
         ZipOutputStream zip = new ZipOutputStream(out);
-        for (String part : new String[] {"[Content_Types].xml", "_rels/.rels", "word/_rels/document.xml.rels", "word/styles.xml"}) {
+        for (String part :
+                new String[] {"[Content_Types].xml", "_rels/.rels", "word/_rels/document.xml.rels", "word/styles.xml"
+                }) {
             begin(zip, part);
-            try (InputStream template = DocxWriter.class.getResourceAsStream("docx/" + part.replace("_rels/.rels", "package.rels"))) {
+            try (InputStream template =
+                    DocxWriter.class.getResourceAsStream("docx/" + part.replace("_rels/.rels", "package.rels"))) {
                 template.transferTo(zip);
             }
             zip.closeEntry();
@@ -78,7 +81,9 @@ final class DocxWriter {
         writeTable();
         start("sectPr");
         empty("pgSz", "w", "16838", "h", "11906", "orient", "landscape");
-        empty("pgMar", "top", "1000", "right", "1000", "bottom", "1000", "left", "1000", "header", "500", "footer", "500", "gutter", "0");
+        empty(
+                "pgMar", "top", "1000", "right", "1000", "bottom", "1000", "left", "1000", "header", "500", "footer",
+                "500", "gutter", "0");
         end();
         end();
         end();
@@ -151,7 +156,8 @@ final class DocxWriter {
     }
 
     private void paragraph(String style, String text, String language, String fill) throws XMLStreamException {
-        boolean rightToLeft = !language.isEmpty() && ULocale.forLanguageTag(language).isRightToLeft();
+        boolean rightToLeft =
+                !language.isEmpty() && ULocale.forLanguageTag(language).isRightToLeft();
         start("p");
         start("pPr");
         empty("pStyle", "val", style);

@@ -48,6 +48,7 @@ public record ReviewCopy(
                     notes,
                     segment.locked()));
         }
-        return new ReviewCopy(identity, title, instructions, document.sourceLanguage(), document.targetLanguage(), rows);
+        return new ReviewCopy(
+                identity, title, instructions, document.sourceLanguage(), document.targetLanguage(), rows);
     }
 }

@@ -13,8 +13,8 @@ import java.util.regex.Pattern;
  * @param print the first six digits of the fingerprint of the source that was sent
  */
 public record RowCode(String trip, int number, String print) {
-    private static final Pattern WRITTEN =
-            Pattern.compile("([0-9A-Z]{5})[-\u2010\u2011\u2013](\\d{1,7})[-\u2010\u2011\u2013]([0-9A-F]{6})[-\u2010\u2011\u2013]([0-9A-Z])");
+    private static final Pattern WRITTEN = Pattern.compile(
+            "([0-9A-Z]{5})[-\u2010\u2011\u2013](\\d{1,7})[-\u2010\u2011\u2013]([0-9A-F]{6})[-\u2010\u2011\u2013]([0-9A-Z])");
     private static final String ALPHABET = "0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZ";
 
     /** The code of a row from the whole fingerprint of its source. */

@@ -33,8 +33,8 @@ final class InlineReader {
     Content read() throws XMLStreamException {
         while (true) {
             switch (xml.next()) {
-                case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA, XMLStreamConstants.SPACE -> runs.add(
-                        new Text(xml.getText()));
+                case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA, XMLStreamConstants.SPACE ->
+                    runs.add(new Text(xml.getText()));
                 case XMLStreamConstants.START_ELEMENT -> startElement();
                 case XMLStreamConstants.END_ELEMENT -> {
                     if (open.isEmpty()) {

@@ -11,7 +11,8 @@ record StartTag(String raw) {
                 .matcher(raw);
         if (matcher.find()) {
             char quote = matcher.group(2).charAt(0);
-            return new StartTag(raw.substring(0, matcher.end(1)) + quote + value + quote + raw.substring(matcher.end(2)));
+            return new StartTag(
+                    raw.substring(0, matcher.end(1)) + quote + value + quote + raw.substring(matcher.end(2)));
         }
         int end = raw.length() - (isEmptyElement() ? 2 : 1);
         while (Character.isWhitespace(raw.charAt(end - 1))) {
@@ -26,7 +27,9 @@ record StartTag(String raw) {
 
     /** The tag of an element that has content: {@code <g id="1"/>} becomes {@code <g id="1">}. */
     StartTag opened() {
-        return isEmptyElement() ? new StartTag(raw.substring(0, raw.length() - 2).stripTrailing() + '>') : this;
+        return isEmptyElement()
+                ? new StartTag(raw.substring(0, raw.length() - 2).stripTrailing() + '>')
+                : this;
     }
 
     /** Name with prefix. */

@@ -60,8 +60,11 @@ final class Xliff12File implements BilingualFile {
             splices.add(new Splice(slot.start(), slot.start(), segment.key(), none -> inserted(edit, slot)));
         } else if (slot.isEmptyElement() && (newTarget || newState)) {
             splices.add(new Splice(slot.start(), slot.end(), segment.key(), raw -> {
-                StartTag tag = newState ? new StartTag(raw).with("state", States12.write(edit.state())) : new StartTag(raw);
-                return newTarget ? tag.opened().raw() + written(edit.target(), slot) + "</" + tag.name() + '>' : tag.raw();
+                StartTag tag =
+                        newState ? new StartTag(raw).with("state", States12.write(edit.state())) : new StartTag(raw);
+                return newTarget
+                        ? tag.opened().raw() + written(edit.target(), slot) + "</" + tag.name() + '>'
+                        : tag.raw();
             }));
         } else if (slot.exists()) {
             if (newState) {
@@ -70,14 +73,17 @@ final class Xliff12File implements BilingualFile {
                         .raw()));
             }
             if (newTarget) {
-                splices.add(new Splice(slot.contentStart(), slot.contentEnd(), segment.key(), raw -> written(edit.target(), slot)));
+                splices.add(new Splice(
+                        slot.contentStart(), slot.contentEnd(), segment.key(), raw -> written(edit.target(), slot)));
             }
         }
     }
 
     /** A target without a state is a translation (2.3, state), so text that is none yet must say so. */
     private static boolean wouldReadAsTranslated(SegmentEdit edit, Segment segment) {
-        return edit.state() == State.INITIAL && segment.nativeState().isEmpty() && !edit.target().isEmpty();
+        return edit.state() == State.INITIAL
+                && segment.nativeState().isEmpty()
+                && !edit.target().isEmpty();
     }
 
     /** {@code approved} is only touched where it would say something else than before. */

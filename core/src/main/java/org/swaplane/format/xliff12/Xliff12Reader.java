@@ -11,7 +11,6 @@ import java.util.Set;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
-import org.swaplane.format.ElementText;
 import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Note;
@@ -19,6 +18,7 @@ import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.Segment;
 import org.swaplane.format.BilingualFile;
+import org.swaplane.format.ElementText;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.RecentText;
 import org.swaplane.format.SafeXml;
@@ -28,8 +28,8 @@ import org.swaplane.task.Progress;
 /** One pass over an XLIFF 1.2 file: its segments, and the slot of each target. */
 final class Xliff12Reader {
     private static final int MOST_PROBLEMS = 200;
-    private static final Set<String> NAMESPACES = Set.of(
-            "", "urn:oasis:names:tc:xliff:document:1.2", "urn:oasis:names:tc:xliff:document:1.1");
+    private static final Set<String> NAMESPACES =
+            Set.of("", "urn:oasis:names:tc:xliff:document:1.2", "urn:oasis:names:tc:xliff:document:1.1");
 
     private final EncodedText text;
     private final Progress progress;
@@ -75,7 +75,9 @@ final class Xliff12Reader {
         String what = e.getMessage() == null ? "not well-formed XML" : firstLine(e.getMessage());
         return new CannotProceedException(
                 new CannotProceedException.Place(
-                        text.source().name(), at == null ? 0 : at.getLineNumber(), at == null ? 0 : at.getColumnNumber()),
+                        text.source().name(),
+                        at == null ? 0 : at.getLineNumber(),
+                        at == null ? 0 : at.getColumnNumber()),
                 "the file is not well-formed XML: " + what,
                 "correct it there, or ask the sender for the file again",
                 e);
@@ -119,14 +121,21 @@ final class Xliff12Reader {
     private void readUnit() throws XMLStreamException {
         progress.checkCancelled();
         progress.at(segments.size(), 0);
-        UnitDraft unit = new UnitDraft(start(), end(), attribute("id"), lockedHere(), attribute("approved").equals("yes"));
+        UnitDraft unit = new UnitDraft(
+                start(),
+                end(),
+                attribute("id"),
+                lockedHere(),
+                attribute("approved").equals("yes"));
         unit.maxLength = characters(attribute("maxwidth"));
         recent.forgetBefore(unit.tag);
         if (parts.isEmpty()) {
             problem("unit " + unit.id + " stands outside a file element");
             parts.add(new Part("", "", ""));
         }
-        while (!(xml.next() == XMLStreamConstants.END_ELEMENT && isOurs() && xml.getLocalName().equals("trans-unit"))) {
+        while (!(xml.next() == XMLStreamConstants.END_ELEMENT
+                && isOurs()
+                && xml.getLocalName().equals("trans-unit"))) {
             if (xml.getEventType() == XMLStreamConstants.START_ELEMENT) {
                 readChild(unit);
             }
@@ -212,7 +221,8 @@ final class Xliff12Reader {
 
     private String path() {
         StringBuilder path = new StringBuilder();
-        groups.descendingIterator().forEachRemaining(group -> path.append(group.id()).append('/'));
+        groups.descendingIterator()
+                .forEachRemaining(group -> path.append(group.id()).append('/'));
         return path.toString();
     }
 

@@ -65,7 +65,11 @@ class Xliff12FidelityTest {
         assertThat(after.subList(1, after.size()))
                 .isEqualTo(before.document().segments().subList(1, after.size()));
         List<SegmentEdit> restored = List.of(new SegmentEdit(0, edited.target(), edited.state()));
-        assertThat(read(write(read(written), restored)).document().segments().get(0).source())
+        assertThat(read(write(read(written), restored))
+                        .document()
+                        .segments()
+                        .get(0)
+                        .source())
                 .isEqualTo(edited.source());
         assertOnlyTheFirstUnitDiffers(file, written);
     }
@@ -92,11 +96,13 @@ class Xliff12FidelityTest {
 
     @Provide
     Arbitrary<byte[]> files() {
-        Arbitrary<String> inline =
-                Arbitraries.of(INLINE).list().ofMaxSize(4).map(pieces -> String.join("", pieces));
+        Arbitrary<String> inline = Arbitraries.of(INLINE).list().ofMaxSize(4).map(pieces -> String.join("", pieces));
         Arbitrary<String> target = Combinators.combine(
-                        inline, Arbitraries.of("", " state=\"translated\"", " state = 'final'", " xml:space='preserve'"))
-                .as((text, attributes) -> text.isEmpty() ? "<target" + attributes + " />" : "<target" + attributes + '>' + text + "</target >")
+                        inline,
+                        Arbitraries.of("", " state=\"translated\"", " state = 'final'", " xml:space='preserve'"))
+                .as((text, attributes) -> text.isEmpty()
+                        ? "<target" + attributes + " />"
+                        : "<target" + attributes + '>' + text + "</target >")
                 .injectNull(0.3)
                 .map(value -> value == null ? "" : value);
         Arbitrary<String> body = Combinators.combine(
@@ -112,7 +118,8 @@ class Xliff12FidelityTest {
                 .map(list -> String.join("\n  ", list));
         Arbitrary<Encoding> encodings = Arbitraries.of(Encoding.values());
         return Combinators.combine(units, encodings, Arbitraries.of("\n", "\r\n"))
-                .as((text, encoding, lineEnd) -> encoding.bytes(document(text, encoding).replace("\n", lineEnd)));
+                .as((text, encoding, lineEnd) ->
+                        encoding.bytes(document(text, encoding).replace("\n", lineEnd)));
     }
 
     private static String document(String units, Encoding encoding) {

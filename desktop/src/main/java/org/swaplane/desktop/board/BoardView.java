@@ -25,12 +25,16 @@ public final class BoardView implements View {
     public BoardView(LaneSession session, FilePicker picker) {
         this.session = session;
         this.intake = new IntakePanel(session);
-        this.choose = Parts.button("choose-files", "board.choose", () -> picker.chooseFiles().forEach(session::receive));
+        this.choose = Parts.button(
+                "choose-files", "board.choose", () -> picker.chooseFiles().forEach(session::receive));
         ScrollPane scroll = new ScrollPane(Parts.column(intake, roads));
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         node = Parts.styled(
-                new VBox(Parts.row(Parts.title("view.board"), Parts.spacer(), choose), Parts.quiet(Strings.say("board.drop")), scroll),
+                new VBox(
+                        Parts.row(Parts.title("view.board"), Parts.spacer(), choose),
+                        Parts.quiet(Strings.say("board.drop")),
+                        scroll),
                 "view");
         session.intakeProperty().addListener((property, before, now) -> intake.show(now));
         intake.show(session.intakeProperty().get());

@@ -46,7 +46,10 @@ final class IntakePanel extends VBox {
         facts.getChildren().clear();
         fact(0, "intake.format", document.format());
         fact(0, "intake.encoding", document.encoding());
-        fact(0, "intake.languages", Strings.say("strip.languages", document.sourceLanguage(), document.targetLanguage()));
+        fact(
+                0,
+                "intake.languages",
+                Strings.say("strip.languages", document.sourceLanguage(), document.targetLanguage()));
         fact(1, "intake.units", counts.units());
         fact(1, "intake.segments", counts.segments());
         fact(1, "intake.words", counts.words());
@@ -69,8 +72,8 @@ final class IntakePanel extends VBox {
 
     private void fact(int column, String key, Object value) {
         int row = (int) facts.getChildren().stream()
-                        .filter(node -> GridPane.getColumnIndex(node) == column * 2)
-                        .count();
+                .filter(node -> GridPane.getColumnIndex(node) == column * 2)
+                .count();
         facts.add(Parts.styled(new Label(Strings.say(key)), "quiet"), column * 2, row);
         facts.add(Parts.styled(new Label(String.valueOf(value)), "fact"), column * 2 + 1, row);
     }

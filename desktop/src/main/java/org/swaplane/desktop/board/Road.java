@@ -45,9 +45,13 @@ final class Road extends Pane {
         now = lane.clock().instant();
         begin = lane.takenInAt(track);
         for (Trip trip : trips) {
-            stops.add(new Stop(trip.sentAt(), true, Strings.say("board.away-with", trip.person(), Dates.day(trip.sentAt()))));
-            trip.back().ifPresent(back -> stops.add(new Stop(
-                    back.at(), false, Strings.say("board.back-from", Dates.day(back.at()), back.changesTaken()))));
+            stops.add(new Stop(
+                    trip.sentAt(), true, Strings.say("board.away-with", trip.person(), Dates.day(trip.sentAt()))));
+            trip.back()
+                    .ifPresent(back -> stops.add(new Stop(
+                            back.at(),
+                            false,
+                            Strings.say("board.back-from", Dates.day(back.at()), back.changesTaken()))));
         }
         widthProperty().addListener((property, before, width) -> draw(width.doubleValue()));
     }
@@ -67,7 +71,8 @@ final class Road extends Pane {
             double crossing = Math.max(at + 4, Math.min(x(stop.at(), width), width - RIGHT - SLOPE));
             double next = stop.out() ? FAR : NEAR;
             last(paths).getElements().add(new LineTo(crossing, level));
-            last(paths).getElements()
+            last(paths)
+                    .getElements()
                     .add(new CubicCurveTo(
                             crossing + SLOPE / 2, level, crossing + SLOPE / 2, next, crossing + SLOPE, next));
             labels.add(label(stop.words(), crossing + SLOPE, stop.out() ? FAR - 26 : NEAR + 6));
@@ -78,7 +83,8 @@ final class Road extends Pane {
         double end = Math.max(at + 8, width - RIGHT);
         last(paths).getElements().add(new LineTo(end, level));
         Circle marker = Parts.styled(new Circle(end, level, 8), level == FAR ? "road-marker-away" : "road-marker-near");
-        Label here = Parts.styled(new Label(Strings.say(level == FAR ? "board.now.away" : "board.now.with-us")), "road-now");
+        Label here =
+                Parts.styled(new Label(Strings.say(level == FAR ? "board.now.away" : "board.now.with-us")), "road-now");
         here.relocate(end + 14, level - 10);
         getChildren().addAll(paths);
         getChildren().addAll(marker, here);
@@ -107,7 +113,7 @@ final class Road extends Pane {
     private static Region surface(double width) {
         Region surface = Parts.styled(new Region(), "road-surface");
         surface.resizeRelocate(0, 6, width, 96);
-        surface.setMouseTransparent(true);
+        surface.setManaged(false);
         return surface;
     }
 

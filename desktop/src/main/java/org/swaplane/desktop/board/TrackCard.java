@@ -24,11 +24,14 @@ final class TrackCard extends VBox {
         this.track = track;
         getStyleClass().addAll("card", "track");
         Label languages = Parts.quiet(Strings.say(
-                "strip.languages", track.document().sourceLanguage(), track.document().targetLanguage()));
+                "strip.languages",
+                track.document().sourceLanguage(),
+                track.document().targetLanguage()));
         HBox head = Parts.row(Parts.styled(new Label(track.name()), "heading"), languages, Parts.spacer());
         ViewId next = next(trips);
         Button step = Parts.primary("next-step", "board.next." + key(next), () -> go(next));
-        getChildren().addAll(head, new Road(track, trips, session.lane()), Parts.row(blockers(trips), Parts.spacer(), step));
+        getChildren()
+                .addAll(head, new Road(track, trips, session.lane()), Parts.row(blockers(trips), Parts.spacer(), step));
     }
 
     private static String key(ViewId view) {

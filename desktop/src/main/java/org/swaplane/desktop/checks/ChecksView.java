@@ -38,7 +38,8 @@ public final class ChecksView implements View {
     private final ContentFlow source = new ContentFlow();
     private final ContentFlow target = new ContentFlow();
     private final ContentFlow suggestion = new ContentFlow();
-    private final VBox suggested = Parts.styled(new VBox(Parts.styled(new Label(Strings.say("checks.suggestion")), "caption"), suggestion), "column-tight");
+    private final VBox suggested = Parts.styled(
+            new VBox(Parts.styled(new Label(Strings.say("checks.suggestion")), "caption"), suggestion), "column-tight");
     private final TextField reason = new TextField();
     private final Button fix;
     private final Button setAside;
@@ -75,20 +76,23 @@ public final class ChecksView implements View {
         HBox lists = Parts.styled(new HBox(groups, findings, aside), "row");
         VBox.setVgrow(lists, Priority.ALWAYS);
         texts = texts();
-        node = Parts.styled(new VBox(Parts.row(Parts.title("view.checks"), Parts.spacer(), revoke), lists, texts), "view");
+        node = Parts.styled(
+                new VBox(Parts.row(Parts.title("view.checks"), Parts.spacer(), revoke), lists, texts), "view");
     }
 
     private VBox texts() {
-        VBox left = Parts.styled(new VBox(Parts.styled(new Label(Strings.say("pairing.source")), "caption"), source), "column-tight");
-        VBox right = Parts.styled(new VBox(Parts.styled(new Label(Strings.say("pairing.target")), "caption"), target, suggested), "column-tight");
+        VBox left = Parts.styled(
+                new VBox(Parts.styled(new Label(Strings.say("pairing.source")), "caption"), source), "column-tight");
+        VBox right = Parts.styled(
+                new VBox(Parts.styled(new Label(Strings.say("pairing.target")), "caption"), target, suggested),
+                "column-tight");
         left.setPrefWidth(100);
         right.setPrefWidth(100);
         HBox.setHgrow(left, Priority.ALWAYS);
         HBox.setHgrow(right, Priority.ALWAYS);
         HBox both = Parts.styled(new HBox(left, right), "finding-texts");
         both.setMinHeight(112);
-        return Parts.styled(
-                new VBox(both, Parts.row(fix, open, Parts.spacer(), reason, setAside)), "card");
+        return Parts.styled(new VBox(both, Parts.row(fix, open, Parts.spacer(), reason, setAside)), "card");
     }
 
     /** Adds what the keys do here to the table. */
@@ -188,7 +192,8 @@ public final class ChecksView implements View {
         aside.getItems().setAll(session.lane().findings().all(session.track()));
         int at = Math.max(0, findings.getSelectionModel().getSelectedIndex());
         List<Finding> shown = session.openFindings().stream()
-                .filter(finding -> group == null || ALL.equals(group) || finding.check().equals(group))
+                .filter(finding ->
+                        group == null || ALL.equals(group) || finding.check().equals(group))
                 .toList();
         if (!shown.equals(findings.getItems())) {
             findings.getItems().setAll(shown);
@@ -224,11 +229,19 @@ public final class ChecksView implements View {
                 setText("");
                 return;
             }
-            long count = switch (group) {
-                case ALL -> counts.values().stream().mapToLong(Long::longValue).sum();
-                case ASIDE -> session.track() == null ? 0 : session.lane().findings().all(session.track()).size();
-                default -> counts.getOrDefault(group, 0L);
-            };
+            long count =
+                    switch (group) {
+                        case ALL ->
+                            counts.values().stream().mapToLong(Long::longValue).sum();
+                        case ASIDE ->
+                            session.track() == null
+                                    ? 0
+                                    : session.lane()
+                                            .findings()
+                                            .all(session.track())
+                                            .size();
+                        default -> counts.getOrDefault(group, 0L);
+                    };
             setText(Strings.say("check." + group) + "  " + count);
         }
     }
@@ -252,7 +265,11 @@ public final class ChecksView implements View {
             if (!empty) {
                 number.setText(String.valueOf(finding.segment() + 1));
                 message.setText(finding.message());
-                text.setText(session.track().segment(finding.segment()).source().plainText().replace('\n', ' '));
+                text.setText(session.track()
+                        .segment(finding.segment())
+                        .source()
+                        .plainText()
+                        .replace('\n', ' '));
             }
         }
     }

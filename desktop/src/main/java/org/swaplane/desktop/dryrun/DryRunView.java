@@ -77,13 +77,15 @@ public final class DryRunView implements View {
         }
         var last = session.lane().proofs().lastDryRun(session.track());
         summary.setText(last.map(DryRunView::words).orElse(Strings.say("dry-run.never")));
-        last.ifPresent(dryRun -> dryRun.proofs().forEach(proof -> proofs.getChildren().add(row(proof))));
+        last.ifPresent(
+                dryRun -> dryRun.proofs().forEach(proof -> proofs.getChildren().add(row(proof))));
         var result = session.dryRunProperty().get();
         preview.getItems().setAll(result == null ? List.of() : result.pseudo().segments());
     }
 
     private static String words(ProofStore.Remembered dryRun) {
-        String verdict = Strings.say("dry-run.verdict." + dryRun.verdict().name().toLowerCase(Locale.ROOT));
+        String verdict =
+                Strings.say("dry-run.verdict." + dryRun.verdict().name().toLowerCase(Locale.ROOT));
         return Strings.say("dry-run.last", Dates.minute(dryRun.at()), verdict);
     }
 

@@ -46,7 +46,13 @@ final class ChangeRow extends GridPane {
         take.setMaxWidth(Double.MAX_VALUE);
         take.setFocusTraversable(false);
         take.setOnAction(event -> toggle.accept(shown));
-        addRow(0, number, text("return.source", source), text("return.sent", sent), text("return.returned", returned), take);
+        addRow(
+                0,
+                number,
+                text("return.source", source),
+                text("return.sent", sent),
+                text("return.returned", returned),
+                take);
         add(text("return.now", now), 2, 1);
         add(Parts.styled(new VBox(by, problems), "column-tight"), 3, 1);
         GridPane.setValignment(number, VPos.TOP);
@@ -71,10 +77,14 @@ final class ChangeRow extends GridPane {
         now.getParent().setVisible(conflict);
         now.getParent().setManaged(conflict);
         now.show(change.now(), numbers, List.of());
-        by.setText(Strings.say(
-                        "return.case." + change.what().name().toLowerCase(Locale.ROOT).replace('_', '-'))
-                + change.revision().map(Revision::author).map(author -> ", " + author).orElse(""));
-        problems.setText(change.problems().stream().map(StructureProblem::message).collect(Collectors.joining("\n")));
+        by.setText(Strings.say("return.case."
+                        + change.what().name().toLowerCase(Locale.ROOT).replace('_', '-'))
+                + change.revision()
+                        .map(Revision::author)
+                        .map(author -> ", " + author)
+                        .orElse(""));
+        problems.setText(
+                change.problems().stream().map(StructureProblem::message).collect(Collectors.joining("\n")));
         problems.setManaged(!change.problems().isEmpty());
         boolean possible = change.takeable().isPresent();
         take.setDisable(!possible);
@@ -90,10 +100,7 @@ final class ChangeRow extends GridPane {
         if (reading.content().tags().isEmpty()) {
             flow.show(written, marked);
         } else {
-            flow.show(
-                    reading.content(),
-                    TagNumbers.of(change.segment().source()),
-                    withoutTokens(written, marked));
+            flow.show(reading.content(), TagNumbers.of(change.segment().source()), withoutTokens(written, marked));
         }
     }
 
@@ -105,6 +112,9 @@ final class ChangeRow extends GridPane {
     }
 
     private static int plainLength(String written, int end) {
-        return written.substring(0, end).replaceAll("⟦/?\\d+/?⟧", "").replaceAll("⟦[^⟧]*$", "").length();
+        return written.substring(0, end)
+                .replaceAll("⟦/?\\d+/?⟧", "")
+                .replaceAll("⟦[^⟧]*$", "")
+                .length();
     }
 }

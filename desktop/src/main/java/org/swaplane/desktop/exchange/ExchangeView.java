@@ -52,7 +52,8 @@ public final class ExchangeView implements View {
         VBox back = card(
                 Parts.heading("exchange.back"),
                 Parts.quiet(Strings.say("exchange.back.hint")),
-                Parts.row(Parts.button("choose-returned", "exchange.choose", () -> picker.chooseFiles().forEach(session::receive))));
+                Parts.row(Parts.button("choose-returned", "exchange.choose", () -> picker.chooseFiles()
+                        .forEach(session::receive))));
         HBox both = Parts.row(out, back);
         HBox.setHgrow(out, Priority.ALWAYS);
         HBox.setHgrow(back, Priority.ALWAYS);
@@ -129,7 +130,8 @@ public final class ExchangeView implements View {
                 .map(each -> Strings.say("trip.came-back", Dates.minute(each.at()), each.name(), each.changesTaken()))
                 .orElse(Strings.say("trip.copy", trip.sentName())));
         Label code = Parts.styled(new Label(trip.code()), "code");
-        HBox row = Parts.styled(new HBox(where, Parts.styled(new VBox(sent, back), "column-tight"), Parts.spacer(), code), "trip");
+        HBox row = Parts.styled(
+                new HBox(where, Parts.styled(new VBox(sent, back), "column-tight"), Parts.spacer(), code), "trip");
         return row;
     }
 

@@ -51,7 +51,10 @@ final class ReturnPanel extends VBox {
         problemsScroll.setMinHeight(96);
         problemsScroll.setMaxHeight(112);
         Button sound = Parts.button("choose-sound", "return.choose-sound", () -> choose(change -> change.sound()));
-        Button all = Parts.button("choose-all", "return.choose-all", () -> choose(change -> change.takeable().isPresent()));
+        Button all = Parts.button(
+                "choose-all",
+                "return.choose-all",
+                () -> choose(change -> change.takeable().isPresent()));
         Button none = Parts.button("choose-none", "return.choose-none", () -> choose(change -> false));
         Button leave = Parts.button("leave-returned", "return.leave", session::leaveReturned);
         getChildren()
@@ -70,7 +73,8 @@ final class ReturnPanel extends VBox {
             changes.getItems().clear();
             return;
         }
-        about.setText(Strings.say("return.about", copy.trip().person(), copy.track().name()));
+        about.setText(
+                Strings.say("return.about", copy.trip().person(), copy.track().name()));
         summary.setText(Strings.say(
                 "return.summary",
                 copy.copy().name(),
@@ -95,10 +99,8 @@ final class ReturnPanel extends VBox {
 
     private void choose(Predicate<RowChange> which) {
         chosen.clear();
-        chosen.addAll(changes.getItems().stream()
-                .filter(which)
-                .map(RowChange::number)
-                .collect(Collectors.toSet()));
+        chosen.addAll(
+                changes.getItems().stream().filter(which).map(RowChange::number).collect(Collectors.toSet()));
         chosenChanged();
     }
 

@@ -46,7 +46,8 @@ public final class ReleaseView implements View {
                         Parts.title("view.release"),
                         Parts.heading("release.gate"),
                         conditions,
-                        Parts.styled(new VBox(Parts.heading("release.file"), file, override, Parts.row(release)), "card"),
+                        Parts.styled(
+                                new VBox(Parts.heading("release.file"), file, override, Parts.row(release)), "card"),
                         Parts.heading("release.receipts"),
                         scroll),
                 "view");
@@ -79,7 +80,8 @@ public final class ReleaseView implements View {
             file.setText(Strings.say("empty.no-track"));
         } else {
             file.setText(session.releaseTarget().toString());
-            session.lane().proofs().receipts(session.track()).forEach(each -> receipts.getChildren().add(row(each)));
+            session.lane().proofs().receipts(session.track()).forEach(each -> receipts.getChildren()
+                    .add(row(each)));
         }
         if (receipts.getChildren().isEmpty()) {
             receipts.getChildren().add(Parts.quiet(Strings.say("release.no-receipts")));
@@ -103,7 +105,9 @@ public final class ReleaseView implements View {
 
     private void showButton() {
         Gate gate = session.gateProperty().get();
-        release.setDisable(session.track() == null || gate == null || !gate.holds() && reason.getText().isBlank());
+        release.setDisable(session.track() == null
+                || gate == null
+                || !gate.holds() && reason.getText().isBlank());
         release.setText(Strings.say(gate == null || gate.holds() ? "release.write" : "release.write-anyway"));
     }
 
@@ -115,7 +119,8 @@ public final class ReleaseView implements View {
         row.setId("gate-" + condition.id());
         if (!condition.holds()) {
             ViewId where = where(condition.id());
-            Button show = Parts.button("show-" + condition.id(), "release.show", () -> session.viewProperty().set(where));
+            Button show = Parts.button("show-" + condition.id(), "release.show", () -> session.viewProperty()
+                    .set(where));
             row.getChildren().add(Parts.styled(show, "small"));
         }
         return row;
@@ -131,7 +136,8 @@ public final class ReleaseView implements View {
     }
 
     private static HBox row(ProofStore.Receipt receipt) {
-        Label what = new Label(Strings.say("release.receipt", receipt.file(), receipt.who(), Dates.minute(receipt.at())));
+        Label what =
+                new Label(Strings.say("release.receipt", receipt.file(), receipt.who(), Dates.minute(receipt.at())));
         Label sum = Parts.styled(new Label("SHA-256 " + receipt.sha256()), "code");
         VBox lines = Parts.styled(new VBox(what, sum), "column-tight");
         if (!receipt.overrideReason().isEmpty()) {

@@ -49,7 +49,8 @@ final class PairingStrip extends Pane {
             Label from = above.get(link.source());
             Label to = below.get(link.target());
             Line line = Parts.styled(new Line(), "pairing-line");
-            line.startXProperty().bind(from.layoutXProperty().add(from.widthProperty().divide(2)));
+            line.startXProperty()
+                    .bind(from.layoutXProperty().add(from.widthProperty().divide(2)));
             line.startYProperty().bind(from.layoutYProperty().add(from.heightProperty()));
             line.endXProperty().bind(to.layoutXProperty().add(to.widthProperty().divide(2)));
             line.endYProperty().bind(to.layoutYProperty());
@@ -74,7 +75,8 @@ final class PairingStrip extends Pane {
             Label label = item(items.get(i), link.isPresent(), source);
             label.setLayoutY(y);
             boolean aligned = link.isPresent() && !source;
-            label.layoutXProperty().bind(aligned ? max(next, above.get(link.get().source()).layoutXProperty()) : next);
+            label.layoutXProperty()
+                    .bind(aligned ? max(next, above.get(link.get().source()).layoutXProperty()) : next);
             next = label.layoutXProperty().add(label.widthProperty()).add(GAP);
             labels.add(label);
         }

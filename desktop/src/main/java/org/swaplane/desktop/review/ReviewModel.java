@@ -61,13 +61,15 @@ final class ReviewModel {
     }
 
     private boolean matches(Track track, int index) {
-        boolean inFilter = switch (filter) {
-            case ALL -> true;
-            case OPEN -> isOpen(track, index);
-            case FINDINGS -> !session.openFindings(index).isEmpty();
-            case CHANGED -> !track.target(index).equals(track.segment(index).target());
-            case LOCKED -> track.segment(index).locked();
-        };
+        boolean inFilter =
+                switch (filter) {
+                    case ALL -> true;
+                    case OPEN -> isOpen(track, index);
+                    case FINDINGS -> !session.openFindings(index).isEmpty();
+                    case CHANGED ->
+                        !track.target(index).equals(track.segment(index).target());
+                    case LOCKED -> track.segment(index).locked();
+                };
         return inFilter && (text.isEmpty() || contains(track.segment(index).source()) || contains(track.target(index)));
     }
 
@@ -128,7 +130,8 @@ final class ReviewModel {
     /** The first tag of the source that {@code target} does not have yet. */
     Optional<Tag> nextMissingTag(Content target) {
         List<Tag> left = new ArrayList<>(target.tags());
-        for (Tag tag : session.track().segment(session.inHandProperty().get()).source().tags()) {
+        for (Tag tag :
+                session.track().segment(session.inHandProperty().get()).source().tags()) {
             Optional<Tag> counterpart = left.stream().filter(tag::matches).findFirst();
             if (counterpart.isEmpty()) {
                 return Optional.of(tag);

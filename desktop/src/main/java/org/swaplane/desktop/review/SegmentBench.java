@@ -57,7 +57,9 @@ final class SegmentBench extends VBox {
             place.getChildren().setAll(writing);
         }
         Segment now = session.track().segment(segment);
-        if (index != segment || loaded != now || !editor.content().equals(session.track().target(segment))) {
+        if (index != segment
+                || loaded != now
+                || !editor.content().equals(session.track().target(segment))) {
             index = segment;
             loaded = now;
             load();

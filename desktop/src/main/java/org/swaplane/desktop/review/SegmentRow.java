@@ -97,7 +97,13 @@ final class SegmentRow implements Cell<Integer, Node> {
         shown = now;
         TagNumbers numbers = TagNumbers.of(segment.source());
         number.setText(String.valueOf(index + 1));
-        source.show(segment.source(), numbers, findings.stream().flatMap(each -> each.source().stream()).sorted().toList());
+        source.show(
+                segment.source(),
+                numbers,
+                findings.stream()
+                        .flatMap(each -> each.source().stream())
+                        .sorted()
+                        .toList());
         mark.show(track.state(index), segment.locked());
         state.setText(LaneMark.words(track.state(index), segment.locked()));
         found.setText(findings.isEmpty() ? "" : Strings.say("review.found", findings.size()));
@@ -107,7 +113,13 @@ final class SegmentRow implements Cell<Integer, Node> {
         if (inHand) {
             bench.moveTo(grid, targetCell, index);
         } else {
-            target.show(track.target(index), numbers, findings.stream().flatMap(each -> each.target().stream()).sorted().toList());
+            target.show(
+                    track.target(index),
+                    numbers,
+                    findings.stream()
+                            .flatMap(each -> each.target().stream())
+                            .sorted()
+                            .toList());
             grid.getChildren().remove(bench);
             if (!targetCell.getChildren().equals(List.of(target))) {
                 targetCell.getChildren().setAll(target);

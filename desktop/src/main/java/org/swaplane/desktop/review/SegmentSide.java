@@ -79,7 +79,8 @@ final class SegmentSide extends ScrollPane {
     }
 
     private static VBox history(HistoryEntry change, Segment segment) {
-        String kind = Strings.say("step." + change.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+        String kind = Strings.say(
+                "step." + change.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'));
         String state = Strings.say("state." + change.after().state().name().toLowerCase(Locale.ROOT));
         String undone = change.undone() ? Strings.say("side.undone") : "";
         String caption = Strings.say("side.change", kind, change.who(), Dates.minute(change.at()), state) + undone;

@@ -150,8 +150,7 @@ public final class LaneSession {
                 found -> {
                     if (track.get() == chosen) {
                         findings.clear();
-                        found.forEach(each -> findings
-                                .computeIfAbsent(each.segment(), none -> new ArrayList<>())
+                        found.forEach(each -> findings.computeIfAbsent(each.segment(), none -> new ArrayList<>())
                                 .add(each));
                         changed();
                     }
@@ -208,10 +207,10 @@ public final class LaneSession {
     public void sendOut(String person, Purpose purpose) {
         Track of = track();
         background.run(
-                Strings.say("task.send", of.name()),
-                progress -> new SendOut(lane).send(of, person, purpose),
-                sent -> {
-                    say(Message.Tone.DONE, Strings.say("exchange.sent", sent.file().toString()));
+                Strings.say("task.send", of.name()), progress -> new SendOut(lane).send(of, person, purpose), sent -> {
+                    say(
+                            Message.Tone.DONE,
+                            Strings.say("exchange.sent", sent.file().toString()));
                     changed();
                 });
     }
@@ -223,7 +222,9 @@ public final class LaneSession {
             BringBack.Taken taken = new BringBack(lane).take(copy, rows);
             taken.step().ifPresent(step -> recheck(copy.track(), segments(step)));
             returned.set(null);
-            say(Message.Tone.DONE, Strings.say("exchange.taken", rows.size(), taken.report().toString()));
+            say(
+                    Message.Tone.DONE,
+                    Strings.say("exchange.taken", rows.size(), taken.report().toString()));
             changed();
         } catch (IOException | CannotProceedException e) {
             failed(e);
@@ -259,7 +260,8 @@ public final class LaneSession {
     public int clearPrefilled() {
         Map<Integer, Value> edits = new LinkedHashMap<>();
         for (int i = 0; i < track().size(); i++) {
-            boolean untouched = track().value(i).target().equals(track().segment(i).target());
+            boolean untouched =
+                    track().value(i).target().equals(track().segment(i).target());
             if (untouched && track().segment(i).prefilled()) {
                 edits.put(i, new Value(Content.EMPTY, State.INITIAL));
             }

@@ -29,7 +29,8 @@ public final class Commands {
     public void listenTo(Scene scene) {
         scene.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             for (AppCommand command : commands) {
-                boolean pressed = command.keys().filter(keys -> keys.match(event)).isPresent();
+                boolean pressed =
+                        command.keys().filter(keys -> keys.match(event)).isPresent();
                 if (pressed && command.enabled().getAsBoolean()) {
                     command.action().run();
                     event.consume();

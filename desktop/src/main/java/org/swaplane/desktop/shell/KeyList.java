@@ -17,7 +17,8 @@ final class KeyList extends StackPane {
         this.commands = commands;
         getStyleClass().add("overlay");
         setId("key-list");
-        VBox box = Parts.styled(new VBox(Parts.heading("keys.title"), grid, Parts.quiet(Strings.say("keys.close"))), "palette");
+        VBox box = Parts.styled(
+                new VBox(Parts.heading("keys.title"), grid, Parts.quiet(Strings.say("keys.close"))), "palette");
         box.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
         getChildren().add(box);
         setOnMouseClicked(event -> setVisible(false));

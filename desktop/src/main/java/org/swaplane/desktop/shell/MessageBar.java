@@ -23,7 +23,11 @@ final class MessageBar extends HBox {
         text.setWrapText(true);
         text.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(text, Priority.ALWAYS);
-        getChildren().addAll(text, Parts.styled(Parts.button("dismiss-message", "message.dismiss", session::dismissMessage), "flat"));
+        getChildren()
+                .addAll(
+                        text,
+                        Parts.styled(
+                                Parts.button("dismiss-message", "message.dismiss", session::dismissMessage), "flat"));
         session.messageProperty().addListener((property, before, now) -> show(now));
         show(session.messageProperty().get());
     }

@@ -92,7 +92,8 @@ final class Palette extends StackPane {
         String wanted = text.strip().toLowerCase(Locale.ROOT);
         List<Entry> found = new ArrayList<>();
         for (AppCommand command : commands.all()) {
-            if (command.enabled().getAsBoolean() && command.words().toLowerCase(Locale.ROOT).contains(wanted)) {
+            if (command.enabled().getAsBoolean()
+                    && command.words().toLowerCase(Locale.ROOT).contains(wanted)) {
                 found.add(new Entry(command.words(), command.keyWords(), command::run));
             }
         }

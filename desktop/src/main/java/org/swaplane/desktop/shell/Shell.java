@@ -62,7 +62,8 @@ public final class Shell extends StackPane {
     private void addViewCommands(Commands commands) {
         Arrays.stream(ViewId.values()).forEach(view -> {
             String id = "view-" + view.name().toLowerCase(Locale.ROOT).replace('_', '-');
-            commands.add(id, "Alt+" + (view.ordinal() + 1), () -> true, () -> session.viewProperty().set(view));
+            commands.add(id, "Alt+" + (view.ordinal() + 1), () -> true, () -> session.viewProperty()
+                    .set(view));
         });
     }
 
@@ -85,7 +86,10 @@ public final class Shell extends StackPane {
         rail.count(ViewId.CHECKS, there ? session.openFindings().size() : 0);
         int[] states = there ? session.track().states() : new int[State.values().length];
         rail.count(ViewId.REVIEW, states[State.INITIAL.ordinal()] + states[State.TRANSLATED.ordinal()]);
-        rail.count(ViewId.EXCHANGE, (int) session.lane().trips().all().stream().map(Trip::back).filter(back -> back.isEmpty()).count());
+        rail.count(ViewId.EXCHANGE, (int) session.lane().trips().all().stream()
+                .map(Trip::back)
+                .filter(back -> back.isEmpty())
+                .count());
     }
 
     private void dragOver(DragEvent event) {

@@ -28,8 +28,7 @@ final class Strip extends HBox {
         reviewed.setPrefWidth(120);
         reviewed.setId("reviewed-progress");
         getChildren().addAll(lane, languages, reviewed, words, Parts.spacer(), task(session.background()));
-        Button search = Parts.withKey(
-                Parts.button("open-palette", "strip.palette", palette::run), palette.keyWords());
+        Button search = Parts.withKey(Parts.button("open-palette", "strip.palette", palette::run), palette.keyWords());
         search.setText(search.getText() + "   " + palette.keyWords());
         Button light = Parts.withKey(Parts.button("toggle-dark", "strip.dark", dark::run), dark.keyWords());
         getChildren().addAll(Parts.styled(search, "flat"), Parts.styled(light, "flat"));
@@ -57,7 +56,9 @@ final class Strip extends HBox {
             return;
         }
         languages.setText(Strings.say(
-                "strip.languages", track.document().sourceLanguage(), track.document().targetLanguage()));
+                "strip.languages",
+                track.document().sourceLanguage(),
+                track.document().targetLanguage()));
         count(track);
         int all = 0;
         int done = 0;
@@ -75,7 +76,10 @@ final class Strip extends HBox {
         if (counted != track) {
             counted = track;
             wordCounts.clear();
-            track.document().segments().forEach(segment -> wordCounts.add(Counts.words(segment.source().plainText())));
+            track.document()
+                    .segments()
+                    .forEach(segment ->
+                            wordCounts.add(Counts.words(segment.source().plainText())));
         }
     }
 }

@@ -7,7 +7,8 @@ import java.util.ResourceBundle;
 
 /** The strings of the interface by key, with ICU message syntax for their arguments. */
 public final class Strings {
-    private static final ResourceBundle BUNDLE = ResourceBundle.getBundle("org.swaplane.desktop.text.strings", Locale.ROOT);
+    private static final ResourceBundle BUNDLE =
+            ResourceBundle.getBundle("org.swaplane.desktop.text.strings", Locale.ROOT);
 
     private Strings() {}
 
@@ -15,7 +16,9 @@ public final class Strings {
     public static String say(String key, Object... arguments) {
         try {
             String pattern = BUNDLE.getString(key);
-            return arguments.length == 0 ? pattern.replace("''", "'") : new MessageFormat(pattern, Locale.ENGLISH).format(arguments);
+            return arguments.length == 0
+                    ? pattern.replace("''", "'")
+                    : new MessageFormat(pattern, Locale.ENGLISH).format(arguments);
         } catch (MissingResourceException e) {
             return '<' + key + '>';
         }

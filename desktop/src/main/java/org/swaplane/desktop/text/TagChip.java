@@ -10,11 +10,13 @@ public final class TagChip extends Label {
     public TagChip(Tag tag, int number) {
         super(String.valueOf(number));
         getStyleClass()
-                .addAll("tag-chip", switch (tag.kind()) {
-                    case OPEN -> "tag-open";
-                    case CLOSE -> "tag-close";
-                    case STANDALONE -> "tag-alone";
-                });
+                .addAll(
+                        "tag-chip",
+                        switch (tag.kind()) {
+                            case OPEN -> "tag-open";
+                            case CLOSE -> "tag-close";
+                            case STANDALONE -> "tag-alone";
+                        });
         // Thousands of chips come and go while a list scrolls, and a tooltip costs more than its chip.
         setOnMouseEntered(event -> {
             if (getTooltip() == null) {
