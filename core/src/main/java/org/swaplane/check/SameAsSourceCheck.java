@@ -11,7 +11,7 @@ import org.swaplane.placeholder.Placeholders;
 
 /** A target that is the source again, unless there is no word in it that could be translated. */
 final class SameAsSourceCheck implements Check {
-    private static final Pattern WORD = Pattern.compile("(?<![\\p{L}\\p{N}-])\\p{L}{2,}(?![\\p{N}-])");
+    private static final Pattern WORD = Pattern.compile("(?<![\\p{L}\\p{N}-])\\p{L}{2,}+(?![\\p{N}-])");
 
     private final Placeholders placeholders;
 

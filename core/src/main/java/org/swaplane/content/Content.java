@@ -81,7 +81,7 @@ public record Content(List<Run> runs) {
         for (Run run : runs) {
             int next = at + run.length();
             if (run instanceof Text text) {
-                if (!written && start <= next) {
+                if (!written && (start < next || start == next && end == start)) {
                     result.add(new Text(text.value().substring(0, start - at)));
                     result.add(new Text(replacement));
                     written = true;

@@ -11,10 +11,11 @@ import com.ibm.icu.util.ULocale;
  * @param decimal the decimal separator
  * @param grouping the separator between groups of digits
  * @param fieldOrder the order of a short date, such as {@code dMy}
+ * @param dateSeparator what stands between the fields of a short date
  * @param dottedTime a dot between hours and minutes is usual
  * @param hours24 the day has 24 hours
  */
-record Notation(ULocale locale, char decimal, char grouping, String fieldOrder, boolean dottedTime, boolean hours24) {
+record Notation(ULocale locale, char decimal, char grouping, String fieldOrder, char dateSeparator, boolean dottedTime, boolean hours24) {
     static Notation of(String language) {
         ULocale locale = ULocale.forLanguageTag(language);
         DecimalFormatSymbols symbols = DecimalFormatSymbols.getInstance(locale);
@@ -25,8 +26,14 @@ record Notation(ULocale locale, char decimal, char grouping, String fieldOrder, 
                 symbols.getDecimalSeparator(),
                 symbols.getGroupingSeparator(),
                 order(date),
+                separator(date),
                 time.contains("."),
                 time.contains("H"));
+    }
+
+    private static char separator(String datePattern) {
+        String separators = datePattern.replaceAll("[^./-]", "");
+        return separators.isEmpty() ? '/' : separators.charAt(0);
     }
 
     private static String order(String pattern) {

@@ -13,6 +13,9 @@ import java.util.regex.Pattern;
 public final class NumberReader {
     private static final Pattern TOKEN =
             Pattern.compile("\\p{Nd}+(?:(?:[.,:/'\u2019\u00A0\u202F\u2009 -]|[hH](?=\\p{Nd}{2}))\\p{Nd}+)*");
+    private static final Pattern ENUMERATION = Pattern.compile("\\d+(?:,\\d+){2,}");
+    private static final Pattern GROUPED =
+            Pattern.compile("\\d{1,3}(?:(\\D)\\d{3})(?:\\1\\d{3})*|\\d{1,2}(?:(\\D)\\d{2})(?:\\2\\d{2})*\\2\\d{3}");
     private static final Pattern DATE = Pattern.compile("(\\d{1,4})([./-])(\\d{1,2})\\2(\\d{1,4})");
     private static final Pattern CLOCK = Pattern.compile("(\\d{1,2})([:.hH])(\\d{2})(?:[:.](\\d{2}))?");
     private static final Pattern HALF_DAY =
@@ -40,18 +43,24 @@ public final class NumberReader {
     }
 
     private void readToken(String text, int start, int end, List<ReadNumber> result) {
-        String written = text.substring(start, end);
-        String digits = withAsciiDigits(written);
+        String digits = withAsciiDigits(text.substring(start, end));
         ReadNumber dateOrTime = dateOrTime(text, start, end, digits);
         if (dateOrTime != null) {
             result.add(dateOrTime);
             return;
         }
+        if (ENUMERATION.matcher(digits).matches() && !isGrouped(digits)) {
+            int at = start;
+            for (String each : digits.split(",")) {
+                readToken(text, at, at + each.length(), result);
+                at += each.length() + 1;
+            }
+            return;
+        }
         int cut = firstCut(digits);
         if (cut > 0) {
             readToken(text, start, start + cut, result);
-            int next = start + cut + 1;
-            readToken(text, next, end, result);
+            readToken(text, start + cut + 1, end, result);
             return;
         }
         int signed = signedStart(text, start);
@@ -129,19 +138,23 @@ public final class NumberReader {
         int year = fields[order.indexOf('y')];
         int month = fields[order.indexOf('M')];
         int day = fields[order.indexOf('d')];
+        boolean plainYear = Math.max(date.group(1).length(), date.group(4).length()) == 4;
+        boolean ownSeparator = date.group(2).charAt(0) == notation.dateSeparator();
+        if (!plainYear && (!ownSeparator || date.group(4).length() < 2)) {
+            return Set.of();
+        }
         boolean valid = month >= 1 && month <= 12 && day >= 1 && day <= 31;
         int fullYear = year < 100 ? 2000 + year : year;
         return valid ? Set.of(String.format(Locale.ROOT, "%04d-%02d-%02d", fullYear, month, day)) : Set.of();
     }
 
-    /** Where two numbers only look like one: at a blank, slash, hyphen or colon that groups nothing; 0 for nowhere. */
+    /** Where two numbers only look like one: at a mark that neither groups digits nor separates decimals; 0 for nowhere. */
     private int firstCut(String digits) {
         for (int i = 1; i < digits.length(); i++) {
             char c = digits.charAt(i);
             boolean separates = "/-:hH".indexOf(c) >= 0
-                    || (Notation.isBlank(c) || Notation.isApostrophe(c)) && !(notation.groups(c) && isGroup(digits, i))
-                    || c == ',' && notation.decimal() != ',' && notation.grouping() != ','
-                    || c == ',' && isEnumeration(digits, i);
+                    || (Notation.isBlank(c) || Notation.isApostrophe(c)) && !isGrouped(wholePart(digits))
+                    || c == ',' && notation.decimal() != ',' && notation.grouping() != ',';
             if (separates) {
                 return i;
             }
@@ -149,22 +162,21 @@ public final class NumberReader {
         return 0;
     }
 
-    /** {@code 1,2,3} is a list where a comma separates thousands. */
-    private boolean isEnumeration(String digits, int comma) {
-        return notation.grouping() == ',' && digits.indexOf(',') != digits.lastIndexOf(',') && !isGroup(digits, comma);
+    /** The part before the decimal separator. */
+    private String wholePart(String digits) {
+        int decimal = digits.lastIndexOf(notation.decimal());
+        boolean isDecimal = decimal > 0 && digits.indexOf(notation.decimal()) == decimal;
+        return isDecimal ? digits.substring(0, decimal) : digits;
     }
 
-    /** Whether the separator at {@code at} stands after one to three digits, or a whole group, and before exactly three. */
-    private static boolean isGroup(String digits, int at) {
-        int before = 0;
-        while (at - before > 0 && Character.isDigit(digits.charAt(at - before - 1))) {
-            before++;
+    /** Groups of three digits with one and the same separator of this language, or of two before the last three as in India. */
+    private boolean isGrouped(String whole) {
+        Matcher matcher = GROUPED.matcher(whole);
+        if (!matcher.matches()) {
+            return false;
         }
-        int after = 0;
-        while (at + after + 1 < digits.length() && Character.isDigit(digits.charAt(at + after + 1))) {
-            after++;
-        }
-        return before >= 1 && before <= 3 && after == 3;
+        String separator = matcher.group(1) == null ? matcher.group(2) : matcher.group(1);
+        return notation.groups(separator.charAt(0));
     }
 
     private static int signedStart(String text, int start) {
@@ -179,20 +191,14 @@ public final class NumberReader {
     }
 
     private Set<String> numberValues(String digits, String sign) {
-        StringBuilder plain = new StringBuilder(sign);
-        boolean fraction = false;
-        for (int i = 0; i < digits.length(); i++) {
-            char c = digits.charAt(i);
-            if (Character.isDigit(c)) {
-                plain.append(c);
-            } else if (c == notation.decimal() && !fraction && digits.indexOf(c, i + 1) < 0) {
-                plain.append('.');
-                fraction = true;
-            } else if (fraction || !notation.groups(c) || !isGroup(digits, i)) {
-                return dotted(digits);
-            }
+        String whole = wholePart(digits);
+        String fraction = digits.substring(whole.length());
+        boolean plain = whole.chars().allMatch(Character::isDigit);
+        if (!plain && !isGrouped(whole)) {
+            return dotted(digits);
         }
-        return Set.of(canonical(plain.toString()));
+        String value = whole.replaceAll("\\D", "") + (fraction.isEmpty() ? "" : "." + fraction.substring(1));
+        return Set.of(canonical(sign + value));
     }
 
     /** Versions and section numbers ({@code 2.10.1}) are no values: they must stay as they are. */

@@ -56,7 +56,6 @@ class Xliff12FidelityTest {
     void oneChangedTargetIsReadAgainAndEverythingAroundItStays(
             @ForAll("files") byte[] file, @ForAll("targets") String target, @ForAll State state) throws IOException {
         BilingualFile before = read(file);
-        Segment edited = before.document().segments().get(0);
 
         byte[] written = write(before, List.of(new SegmentEdit(0, Content.of(target), state)));
 
@@ -64,13 +63,6 @@ class Xliff12FidelityTest {
         assertThat(after.get(0).target()).isEqualTo(Content.of(target));
         assertThat(after.subList(1, after.size()))
                 .isEqualTo(before.document().segments().subList(1, after.size()));
-        List<SegmentEdit> restored = List.of(new SegmentEdit(0, edited.target(), edited.state()));
-        assertThat(read(write(read(written), restored))
-                        .document()
-                        .segments()
-                        .get(0)
-                        .source())
-                .isEqualTo(edited.source());
         assertOnlyTheFirstUnitDiffers(file, written);
     }
 

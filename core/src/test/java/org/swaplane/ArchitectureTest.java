@@ -1,0 +1,68 @@
+package org.swaplane;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchCondition;
+import com.tngtech.archunit.lang.ArchRule;
+import java.util.List;
+
+@AnalyzeClasses(packages = "org.swaplane", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+    /** From the bottom up; a package may use those before it and none after it. */
+    private static final List<String> LAYERS = List.of(
+            "task",
+            "wording",
+            "content",
+            "document",
+            "format",
+            "placeholder",
+            "number",
+            "pseudo",
+            "proof",
+            "compare",
+            "check",
+            "report",
+            "exchange",
+            "release",
+            "lane",
+            "demo");
+
+    @ArchTest
+    static final ArchRule coreKnowsNoWindowAndNoCommandLine = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("javafx..", "picocli..", "org.swaplane.desktop..", "org.swaplane.cli..");
+
+    @ArchTest
+    static final ArchRule packagesHaveNoCycles =
+            slices().matching("org.swaplane.(**)").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule nobodyPrints =
+            noClasses().should().accessField(System.class, "out").orShould().accessField(System.class, "err");
+
+    @ArchTest
+    static void lowerPackagesDoNotUseHigherOnes(JavaClasses classes) {
+        for (int i = 0; i < LAYERS.size() - 1; i++) {
+            String[] higher = LAYERS.subList(i + 1, LAYERS.size()).stream()
+                    .map(name -> "org.swaplane." + name + "..")
+                    .toArray(String[]::new);
+            noClasses()
+                    .that()
+                    .resideInAPackage("org.swaplane." + LAYERS.get(i) + "..")
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage(higher)
+                    .check(classes);
+        }
+    }
+
+    @ArchTest
+    static final ArchRule everyPackageIsInTheLayers =
+            noClasses().should(ArchCondition.from(new OutsideLayers(LAYERS)));
+}
