@@ -1,0 +1,49 @@
+package org.swaplane.format;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.Arrays;
+import java.util.Set;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.Test;
+import org.swaplane.task.CannotProceedException;
+
+class SafeZipTest {
+    private static byte[] zip(int entries) throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+            for (int i = 0; i < entries; i++) {
+                zip.putNextEntry(new ZipEntry("part" + i + ".xml"));
+                zip.write(("content " + i).getBytes());
+            }
+        }
+        return bytes.toByteArray();
+    }
+
+    @Test
+    void onlyTheEntriesThatAreAskedForAreRead() throws IOException {
+        assertThat(SafeZip.read(Source.of("a.docx", zip(5)), Set.of("part3.xml", "none.xml"))).containsOnlyKeys("part3.xml");
+    }
+
+    @Test
+    void aHundredThousandEntriesAreRefused() throws IOException {
+        byte[] file = zip(100_000);
+
+        assertThatThrownBy(() -> SafeZip.read(Source.of("a.docx", file), Set.of("part99999.xml")))
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessageStartingWith("a.docx: the archive has more than 10000 entries");
+    }
+
+    @Test
+    void aZipThatIsCutOffIsRefused() throws IOException {
+        byte[] file = zip(3);
+
+        assertThatThrownBy(() -> SafeZip.read(Source.of("a.docx", Arrays.copyOf(file, 60)), Set.of("part1.xml")))
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessageContaining("broken or cut off");
+    }
+}
