@@ -63,6 +63,5 @@ class ArchitectureTest {
     }
 
     @ArchTest
-    static final ArchRule everyPackageIsInTheLayers =
-            noClasses().should(ArchCondition.from(new OutsideLayers(LAYERS)));
+    static final ArchRule everyPackageIsInTheLayers = noClasses().should(ArchCondition.from(new OutsideLayers(LAYERS)));
 }

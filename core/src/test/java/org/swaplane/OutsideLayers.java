@@ -15,6 +15,7 @@ final class OutsideLayers extends DescribedPredicate<JavaClass> {
 
     @Override
     public boolean test(JavaClass type) {
-        return layers.stream().noneMatch(layer -> (type.getPackageName() + '.').startsWith("org.swaplane." + layer + '.'));
+        return layers.stream()
+                .noneMatch(layer -> (type.getPackageName() + '.').startsWith("org.swaplane." + layer + '.'));
     }
 }

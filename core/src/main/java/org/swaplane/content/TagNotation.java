@@ -15,9 +15,10 @@ public final class TagNotation {
     private static final Pattern EXACT = Pattern.compile("⟦(/?)(\\d{1,4})(/?)⟧");
 
     /** What people's hands and word processors make of a tag: other brackets, blanks inside, one bracket lost. */
-    private static final Pattern NEAR_MISS = Pattern.compile("⟦?\\s{0,3}(/?)\\s{0,3}(\\d{1,4})\\s{0,3}(/?)\\s{0,3}⟧(?!⟧)"
-            + "|⟦\\s{0,3}(/?)\\s{0,3}(\\d{1,4})\\s{0,3}(/?)\\s{0,3}(?:⟧(?!⟧))?"
-            + "|[\\[{〚\\u301A]\\s{0,3}(/?)\\s{0,3}(\\d{1,4})\\s{0,3}(/?)\\s{0,3}[\\]}〛\\u301B]");
+    private static final Pattern NEAR_MISS =
+            Pattern.compile("⟦?\\s{0,3}(/?)\\s{0,3}(\\d{1,4})\\s{0,3}(/?)\\s{0,3}⟧(?!⟧)"
+                    + "|⟦\\s{0,3}(/?)\\s{0,3}(\\d{1,4})\\s{0,3}(/?)\\s{0,3}(?:⟧(?!⟧))?"
+                    + "|[\\[{〚\\u301A]\\s{0,3}(/?)\\s{0,3}(\\d{1,4})\\s{0,3}(/?)\\s{0,3}[\\]}〛\\u301B]");
 
     private TagNotation() {}
 

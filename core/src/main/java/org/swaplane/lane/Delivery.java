@@ -53,10 +53,19 @@ public final class Delivery {
         int open = lane.findings().open(track, findings(track, progress)).size();
         Path trial = Files.createTempFile(lane.folder().resolve("out"), ".trial", ".tmp");
         try {
-            String wrong = write(track, trial, progress);
+            String wrong = trial(track, trial, progress);
             return Gate.of(open, unreviewed(track), away(track), dryRunPassed(track), wrong);
         } finally {
             Files.deleteIfExists(trial);
+        }
+    }
+
+    /** What keeps the result from being written, or what is wrong with it. */
+    private String trial(Track track, Path path, Progress progress) throws IOException {
+        try {
+            return write(track, path, progress);
+        } catch (CannotProceedException e) {
+            return e.getMessage();
         }
     }
 

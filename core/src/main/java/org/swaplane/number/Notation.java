@@ -15,7 +15,14 @@ import com.ibm.icu.util.ULocale;
  * @param dottedTime a dot between hours and minutes is usual
  * @param hours24 the day has 24 hours
  */
-record Notation(ULocale locale, char decimal, char grouping, String fieldOrder, char dateSeparator, boolean dottedTime, boolean hours24) {
+record Notation(
+        ULocale locale,
+        char decimal,
+        char grouping,
+        String fieldOrder,
+        char dateSeparator,
+        boolean dottedTime,
+        boolean hours24) {
     static Notation of(String language) {
         ULocale locale = ULocale.forLanguageTag(language);
         DecimalFormatSymbols symbols = DecimalFormatSymbols.getInstance(locale);

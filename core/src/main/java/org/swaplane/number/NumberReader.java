@@ -193,8 +193,9 @@ public final class NumberReader {
     private Set<String> numberValues(String digits, String sign) {
         String whole = wholePart(digits);
         String fraction = digits.substring(whole.length());
-        boolean plain = whole.chars().allMatch(Character::isDigit);
-        if (!plain && !isGrouped(whole)) {
+        boolean plainWhole = whole.chars().allMatch(Character::isDigit);
+        boolean plainFraction = fraction.chars().skip(1).allMatch(Character::isDigit);
+        if (!plainFraction || !plainWhole && !isGrouped(whole)) {
             return dotted(digits);
         }
         String value = whole.replaceAll("\\D", "") + (fraction.isEmpty() ? "" : "." + fraction.substring(1));

@@ -48,7 +48,8 @@ class ChecksTest {
 
         @Test
         void aCopyOfTheSourceIsFound() {
-            assertThat(ids(aSegment().source("Island lounge").target("Island lounge"))).containsExactly("same-as-source");
+            assertThat(ids(aSegment().source("Island lounge").target("Island lounge")))
+                    .containsExactly("same-as-source");
         }
 
         @ParameterizedTest
@@ -71,14 +72,18 @@ class ChecksTest {
     class Tags {
         @Test
         void legalMovesAreSilent() {
-            assertThat(find(aSegment().source("<1>Pier</1> to <2/>").target("<2/> vom <1>Pier</1>"))).isEmpty();
+            assertThat(find(aSegment().source("<1>Pier</1> to <2/>").target("<2/> vom <1>Pier</1>")))
+                    .isEmpty();
         }
 
         @Test
         void aLostPairIsNamed() {
-            List<Finding> findings = find(aSegment().source("at <1>20 minutes</1> before").target("20 Minuten vorher"));
+            List<Finding> findings =
+                    find(aSegment().source("at <1>20 minutes</1> before").target("20 Minuten vorher"));
 
-            assertThat(findings).extracting(Finding::message).containsExactly("Tags ⟦1⟧ ⟦/1⟧ are missing in the target");
+            assertThat(findings)
+                    .extracting(Finding::message)
+                    .containsExactly("Tags ⟦1⟧ ⟦/1⟧ are missing in the target");
             assertThat(findings.get(0).suggestion()).isEmpty();
         }
 
@@ -106,7 +111,8 @@ class ChecksTest {
 
         @Test
         void pairsThatCrossInTheSourceTooAreTheFilesOwnWay() {
-            assertThat(find(aSegment().source("<1><2>a</1></2>").target("<1><2>ä</1></2>"))).isEmpty();
+            assertThat(find(aSegment().source("<1><2>a</1></2>").target("<1><2>ä</1></2>")))
+                    .isEmpty();
         }
     }
 
@@ -114,7 +120,8 @@ class ChecksTest {
     class Placeholders {
         @Test
         void orderIsFree() {
-            assertThat(find(aSegment().source("%1$s for %2$d").target("%2$d für %1$s"))).isEmpty();
+            assertThat(find(aSegment().source("%1$s for %2$d").target("%2$d für %1$s")))
+                    .isEmpty();
         }
 
         @Test
@@ -128,22 +135,21 @@ class ChecksTest {
 
         @Test
         void aLostOneIsFound() {
-            assertThat(ids(aSegment().source("{line} is late").target("Verspätet"))).containsExactly("placeholders");
+            assertThat(ids(aSegment().source("{line} is late").target("Verspätet")))
+                    .containsExactly("placeholders");
         }
 
         @Test
         void percentBeforeAWordIsNone() {
-            assertThat(find(aSegment().source("15% discount").target("15 % Rabatt"))).isEmpty();
+            assertThat(find(aSegment().source("15% discount").target("15 % Rabatt")))
+                    .isEmpty();
         }
     }
 
     @Nested
     class Numbers {
         @ParameterizedTest
-        @CsvSource(
-                delimiter = '|',
-                textBlock =
-                        """
+        @CsvSource(delimiter = '|', textBlock = """
                         Fare: £12.50                        | Preis: 12,50 £
                         1,500 kg per axle                   | 1.500 kg je Achse
                         1,500 kg per axle                   | 1500 kg je Achse
@@ -164,10 +170,7 @@ class ChecksTest {
         }
 
         @ParameterizedTest
-        @CsvSource(
-                delimiter = '|',
-                textBlock =
-                        """
+        @CsvSource(delimiter = '|', textBlock = """
                         departs at 14:05     | startet um 15:04 Uhr        | 14:05 became 15:04 (value 14:05 became 15:04) | startet um 14:05 Uhr
                         up to 1,500 kg       | bis zu 1,500 kg             | 1,500 became 1,500 (value 1500 became 1.5)    | bis zu 1.500 kg
                         1.5 l of oil         | 1.500 l Öl                  | 1.5 became 1.500 (value 1.5 became 1500)      | 1,5 l Öl

@@ -19,7 +19,8 @@ class PairingTest {
 
     @Test
     void whatIsLostIsInNoLink() {
-        Pairing pairing = Pairing.of(aSegment().source("<1/> of 12").target("von 13").checked());
+        Pairing pairing =
+                Pairing.of(aSegment().source("<1/> of 12").target("von 13").checked());
 
         assertThat(pairing.links()).isEmpty();
         assertThat(pairing.source()).hasSize(2);

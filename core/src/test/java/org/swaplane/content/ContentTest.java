@@ -29,7 +29,8 @@ class ContentTest {
 
     @Test
     void replacedTextKeepsTheTagsAroundIt() {
-        assertThat(content("at <1>15:04</1> sharp").replaceText(3, 8, "14:05")).isEqualTo(content("at <1>14:05</1> sharp"));
+        assertThat(content("at <1>15:04</1> sharp").replaceText(3, 8, "14:05"))
+                .isEqualTo(content("at <1>14:05</1> sharp"));
     }
 
     @Test

@@ -89,7 +89,8 @@ class TagNotationTest {
     void whateverIsWrittenIsReadAgain(@ForAll("contents") Content target) {
         Content source = content("<1>a</1><2/><3>b</3>");
 
-        assertThat(TagNotation.read(TagNotation.write(target, source), source).content()).isEqualTo(target);
+        assertThat(TagNotation.read(TagNotation.write(target, source), source).content())
+                .isEqualTo(target);
     }
 
     @Property(tries = 300)
@@ -100,8 +101,13 @@ class TagNotationTest {
     @Provide
     Arbitrary<Content> contents() {
         Arbitrary<Run> tag = Arbitraries.of(tags());
-        Arbitrary<Run> text = Arbitraries.of("Wort", " ", "⟦", "⟧⟧", "⟦2/⟧", "ä€船🚢", "\n", "<b>").map(Text::new);
-        return Arbitraries.oneOf(tag, text).list().ofMaxSize(8).map(Content::new).filter(TagNotationTest::hasEachTagOnce);
+        Arbitrary<Run> text = Arbitraries.of("Wort", " ", "⟦", "⟧⟧", "⟦2/⟧", "ä€船🚢", "\n", "<b>")
+                .map(Text::new);
+        return Arbitraries.oneOf(tag, text)
+                .list()
+                .ofMaxSize(8)
+                .map(Content::new)
+                .filter(TagNotationTest::hasEachTagOnce);
     }
 
     private static boolean hasEachTagOnce(Content content) {

@@ -10,10 +10,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class CountsTest {
     @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            textBlock =
-                    """
+    @CsvSource(delimiter = '|', textBlock = """
                     The ferry leaves at 14:05.     | 6
                     Wi-Fi on deck 2                | 5
                     … – !                          | 0
@@ -26,7 +23,8 @@ class CountsTest {
 
     @Test
     void tagsAreCountedApart() {
-        Counts counts = Counts.of(List.of(aSegment().source("<1>two words</1> <2/>").build()));
+        Counts counts =
+                Counts.of(List.of(aSegment().source("<1>two words</1> <2/>").build()));
 
         assertThat(counts.words()).isEqualTo(2);
         assertThat(counts.tags()).isEqualTo(3);
@@ -38,7 +36,12 @@ class CountsTest {
                 aSegment().key("a").source("Pier").target("Pier").build(),
                 aSegment().key("b").source("GBP").target("GBP").locked().build(),
                 aSegment().key("c").target("").state(State.INITIAL).build(),
-                aSegment().key("d").source("Bar").target("Bar").state(State.REVIEWED).build()));
+                aSegment()
+                        .key("d")
+                        .source("Bar")
+                        .target("Bar")
+                        .state(State.REVIEWED)
+                        .build()));
 
         assertThat(counts.prefilled()).isEqualTo(1);
         assertThat(counts.locked()).isEqualTo(1);
@@ -47,6 +50,7 @@ class CountsTest {
 
     @Test
     void charactersAreCodePoints() {
-        assertThat(Counts.of(List.of(aSegment().source("🚢!").build())).characters()).isEqualTo(2);
+        assertThat(Counts.of(List.of(aSegment().source("🚢!").build())).characters())
+                .isEqualTo(2);
     }
 }

@@ -9,7 +9,8 @@ import org.swaplane.content.Content;
 class FingerprintTest {
     @Test
     void formOfUnicodeAndAmountOfWhiteSpaceDoNotMatter() {
-        assertThat(Fingerprint.of(Content.of("Cafe\u0301  on\n deck "))).isEqualTo(Fingerprint.of(Content.of("Café on deck")));
+        assertThat(Fingerprint.of(Content.of("Cafe\u0301  on\n deck ")))
+                .isEqualTo(Fingerprint.of(Content.of("Café on deck")));
     }
 
     @Test

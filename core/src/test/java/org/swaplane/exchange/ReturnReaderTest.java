@@ -33,11 +33,15 @@ class ReturnReaderTest {
     }
 
     private SentRow sends(String source, String target) {
-        return sends(aSegment().key("u" + sent.size()).source(source).target(target).build());
+        return sends(
+                aSegment().key("u" + sent.size()).source(source).target(target).build());
     }
 
     private void comesBack(SentRow row, String target) {
-        comesBack(Optional.of(code(row)), TagNotation.write(row.segment().source(), row.segment().source()), target);
+        comesBack(
+                Optional.of(code(row)),
+                TagNotation.write(row.segment().source(), row.segment().source()),
+                target);
     }
 
     private void comesBack(Optional<RowCode> code, String source, String target) {
@@ -237,7 +241,8 @@ class ReturnReaderTest {
 
     @Test
     void remarksComeBackAndOurOwnNotesDoNot() {
-        SentRow row = sends(aSegment().source("Pier").target("Kai").note("on the sign").build());
+        SentRow row = sends(
+                aSegment().source("Pier").target("Kai").note("on the sign").build());
         returned.add(new ReturnedRow(
                 1,
                 Optional.of(code(row)),

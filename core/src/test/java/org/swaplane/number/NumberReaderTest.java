@@ -5,16 +5,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import net.jqwik.api.constraints.CharRange;
+import net.jqwik.api.constraints.Chars;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class NumberReaderTest {
     @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            textBlock =
-                    """
+    @CsvSource(delimiter = '|', textBlock = """
                     en-GB | 12.50                  | 12.5
                     en-GB | 1,500 kg               | 1500
                     en-GB | 1,240.00               | 1240
@@ -55,10 +59,25 @@ class NumberReaderTest {
     void numbersAreReadAsValuesInTheLanguagesOwnNotation(String language, String text, String values) {
         String read = new NumberReader(language)
                 .read(text).stream()
-                        .map(number -> number.values().stream().sorted().findFirst().orElse("?"))
+                        .map(number ->
+                                number.values().stream().sorted().findFirst().orElse("?"))
                         .collect(Collectors.joining(" "));
 
         assertThat(read).isEqualTo(values);
+    }
+
+    @Property(tries = 500)
+    void noTextIsTooStrangeToRead(
+            @ForAll @CharRange(from = ' ', to = '>') @Chars({'\u00A0', '\u2212', '\u0662', 'h', 'p', 'm'}) String text,
+            @ForAll("languages") String language) {
+        for (ReadNumber number : new NumberReader(language).read(text)) {
+            assertThat(text.substring(number.start(), number.end())).isEqualTo(number.written());
+        }
+    }
+
+    @Provide
+    Arbitrary<String> languages() {
+        return Arbitraries.of("en-GB", "de-DE", "de-CH", "fr-FR", "hi-IN", "ar-EG", "fi-FI", "ja-JP", "", "xx");
     }
 
     @Test
@@ -73,9 +92,13 @@ class NumberReaderTest {
     void anHourWithoutMinutesAgreesWithTheFullDayHour() {
         ReadNumber english = new NumberReader("en-GB").read("6 pm").get(0);
 
-        assertThat(english.agreesWith(new NumberReader("de-DE").read("18 Uhr").get(0))).isTrue();
-        assertThat(english.agreesWith(new NumberReader("de-DE").read("18:00 Uhr").get(0))).isTrue();
-        assertThat(english.agreesWith(new NumberReader("de-DE").read("6 Uhr").get(0))).isFalse();
+        assertThat(english.agreesWith(new NumberReader("de-DE").read("18 Uhr").get(0)))
+                .isTrue();
+        assertThat(english.agreesWith(
+                        new NumberReader("de-DE").read("18:00 Uhr").get(0)))
+                .isTrue();
+        assertThat(english.agreesWith(new NumberReader("de-DE").read("6 Uhr").get(0)))
+                .isFalse();
     }
 
     @Test
@@ -84,7 +107,8 @@ class NumberReaderTest {
         try {
             Locale.setDefault(Locale.forLanguageTag("ar-EG"));
 
-            assertThat(new NumberReader("en-GB").read("at 2:05 pm").get(0).values()).containsExactly("14:05");
+            assertThat(new NumberReader("en-GB").read("at 2:05 pm").get(0).values())
+                    .containsExactly("14:05");
         } finally {
             Locale.setDefault(before);
         }

@@ -7,10 +7,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class NumberWriterTest {
     @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            textBlock =
-                    """
+    @CsvSource(delimiter = '|', textBlock = """
                     en-GB | 12.50      | de-DE | 15,20      | 12,50
                     en-GB | 1,500      | de-DE | 1,500      | 1.500
                     en-GB | 1500       | de-DE | 1501       | 1500

@@ -51,7 +51,8 @@ class DryRunTest {
                 public void write(List<SegmentEdit> edits, OutputStream out, Progress progress) throws IOException {
                     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
                     sound.write(edits, bytes, progress);
-                    out.write(fault.apply(bytes.toString(StandardCharsets.UTF_8)).getBytes(StandardCharsets.UTF_8));
+                    out.write(
+                            fault.apply(bytes.toString(StandardCharsets.UTF_8)).getBytes(StandardCharsets.UTF_8));
                 }
             };
         }
@@ -63,11 +64,10 @@ class DryRunTest {
     }
 
     private List<String> failedWith(UnaryOperator<String> fault) throws IOException {
-        return run(new FormatRegistry(List.of(new FaultyFormat(fault))))
-                .proofs().stream()
-                        .filter(proof -> proof.verdict() == Proof.Verdict.FAIL)
-                        .map(Proof::id)
-                        .toList();
+        return run(new FormatRegistry(List.of(new FaultyFormat(fault)))).proofs().stream()
+                .filter(proof -> proof.verdict() == Proof.Verdict.FAIL)
+                .map(Proof::id)
+                .toList();
     }
 
     @Test

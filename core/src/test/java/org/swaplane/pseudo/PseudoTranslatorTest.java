@@ -33,10 +33,18 @@ class PseudoTranslatorTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "{name}", "%1$s", "${amount}", "{0,number}", "&nbsp;", "<b>", "ask@marramsound.example", "https://marramsound.example/a?b=c"
+                "{name}",
+                "%1$s",
+                "${amount}",
+                "{0,number}",
+                "&nbsp;",
+                "<b>",
+                "ask@marramsound.example",
+                "https://marramsound.example/a?b=c"
             })
     void whatAProgramReadsIsLeftAlone(String kept) {
-        assertThat(pseudo.translate(Content.of("Show " + kept + " here")).plainText()).contains(" " + kept + " ");
+        assertThat(pseudo.translate(Content.of("Show " + kept + " here")).plainText())
+                .contains(" " + kept + " ");
     }
 
     @Test

@@ -44,7 +44,8 @@ class DocxReviewCopyTest {
     /** A document with one table row; the target cell holds {@code paragraphs}. */
     private static ReturnedRow row(String paragraphs) throws IOException {
         String code = RowCode.of("K7Q2M", 1, Fingerprint.ofWritten("source")).written();
-        String row = "<w:tr>" + cell("1") + cell("source") + "<w:tc>" + paragraphs + "</w:tc>" + cell("") + cell(code) + "</w:tr>";
+        String row = "<w:tr>" + cell("1") + cell("source") + "<w:tc>" + paragraphs + "</w:tc>" + cell("") + cell(code)
+                + "</w:tr>";
         return read(document(row)).rows().get(0);
     }
 
@@ -56,9 +57,10 @@ class DocxReviewCopyTest {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
             zip.putNextEntry(new ZipEntry("word/document.xml"));
-            zip.write(("<w:document xmlns:w='http://schemas.openxmlformats.org/wordprocessingml/2006/main'><w:body><w:tbl>" + rows
-                            + "</w:tbl></w:body></w:document>")
-                    .getBytes(StandardCharsets.UTF_8));
+            zip.write(
+                    ("<w:document xmlns:w='http://schemas.openxmlformats.org/wordprocessingml/2006/main'><w:body><w:tbl>"
+                                    + rows + "</w:tbl></w:body></w:document>")
+                            .getBytes(StandardCharsets.UTF_8));
             zip.putNextEntry(new ZipEntry("word/comments.xml"));
             zip.write(("<w:comments xmlns:w='http://schemas.openxmlformats.org/wordprocessingml/2006/main'>"
                             + "<w:comment w:id='7' w:author='Ines Falk' w:date='2026-11-20T10:00:00Z'><w:p><w:r><w:t>why </w:t></w:r><w:r><w:t>so?</w:t></w:r></w:p></w:comment></w:comments>")
@@ -92,7 +94,9 @@ class DocxReviewCopyTest {
 
     @Provide
     Arbitrary<String> texts() {
-        return Arbitraries.of("Wort", " ", "  ", "\n", "\t", "⟦1⟧", "⟦/1⟧", "⟦2/⟧", "⟦⟦", "<w:t>", "&amp;", "عبّارة", "渡し船🚢", "\u00A0")
+        return Arbitraries.of(
+                        "Wort", " ", "  ", "\n", "\t", "⟦1⟧", "⟦/1⟧", "⟦2/⟧", "⟦⟦", "<w:t>", "&amp;", "عبّارة", "渡し船🚢",
+                        "\u00A0")
                 .list()
                 .ofMaxSize(6)
                 .map(pieces -> String.join("", pieces));
@@ -100,9 +104,10 @@ class DocxReviewCopyTest {
 
     @Test
     void insertionsCountAndDeletionsDoNot() throws IOException {
-        ReturnedRow row = row("<w:p><w:r><w:t xml:space='preserve'>um </w:t></w:r>"
-                + "<w:del w:author='A' w:date='2026-11-20T09:00:00Z'><w:r><w:delText>15:04</w:delText></w:r></w:del>"
-                + "<w:ins w:author='Ines Falk' w:date='2026-11-20T10:00:00Z'><w:r><w:t>14:05</w:t></w:r></w:ins></w:p>");
+        ReturnedRow row = row(
+                "<w:p><w:r><w:t xml:space='preserve'>um </w:t></w:r>"
+                        + "<w:del w:author='A' w:date='2026-11-20T09:00:00Z'><w:r><w:delText>15:04</w:delText></w:r></w:del>"
+                        + "<w:ins w:author='Ines Falk' w:date='2026-11-20T10:00:00Z'><w:r><w:t>14:05</w:t></w:r></w:ins></w:p>");
 
         assertThat(row.target()).isEqualTo("um 14:05");
         assertThat(row.revision()).contains(new Revision("Ines Falk", "2026-11-20T10:00:00Z"));
@@ -110,8 +115,9 @@ class DocxReviewCopyTest {
 
     @Test
     void movedTextIsReadWhereItWent() throws IOException {
-        ReturnedRow row = row("<w:p><w:moveFrom w:author='A'><w:r><w:t>alt </w:t></w:r></w:moveFrom><w:r><w:t>neu</w:t></w:r>"
-                + "<w:moveTo w:author='A'><w:r><w:t> alt</w:t></w:r></w:moveTo></w:p>");
+        ReturnedRow row =
+                row("<w:p><w:moveFrom w:author='A'><w:r><w:t>alt </w:t></w:r></w:moveFrom><w:r><w:t>neu</w:t></w:r>"
+                        + "<w:moveTo w:author='A'><w:r><w:t> alt</w:t></w:r></w:moveTo></w:p>");
 
         assertThat(row.target()).isEqualTo("neu alt");
     }
@@ -120,22 +126,27 @@ class DocxReviewCopyTest {
     void paragraphsAreLineEndsUnlessTheirMarkIsDeleted() throws IOException {
         String deletedMark = "<w:pPr><w:rPr><w:del w:author='A'/></w:rPr></w:pPr>";
 
-        assertThat(row("<w:p><w:r><w:t>a</w:t></w:r></w:p><w:p><w:r><w:t>b</w:t></w:r></w:p>").target()).isEqualTo("a\nb");
-        assertThat(row("<w:p>" + deletedMark + "<w:r><w:t>a</w:t></w:r></w:p><w:p><w:r><w:t>b</w:t></w:r></w:p>").target())
+        assertThat(row("<w:p><w:r><w:t>a</w:t></w:r></w:p><w:p><w:r><w:t>b</w:t></w:r></w:p>")
+                        .target())
+                .isEqualTo("a\nb");
+        assertThat(row("<w:p>" + deletedMark + "<w:r><w:t>a</w:t></w:r></w:p><w:p><w:r><w:t>b</w:t></w:r></w:p>")
+                        .target())
                 .isEqualTo("ab");
     }
 
     @Test
     void runsThatWordProcessorsSplitAreOneText() throws IOException {
-        assertThat(row("<w:p><w:pPr><w:tabs><w:tab w:pos='9'/></w:tabs></w:pPr><w:r><w:rPr><w:lang w:val='de'/></w:rPr><w:t>Fäh</w:t></w:r>"
-                                + "<w:proofErr/><w:bookmarkStart w:id='0'/><w:r><w:t>re</w:t><w:noBreakHyphen/><w:t>1</w:t></w:r></w:p>")
-                        .target())
+        assertThat(
+                        row("<w:p><w:pPr><w:tabs><w:tab w:pos='9'/></w:tabs></w:pPr><w:r><w:rPr><w:lang w:val='de'/></w:rPr><w:t>Fäh</w:t></w:r>"
+                                        + "<w:proofErr/><w:bookmarkStart w:id='0'/><w:r><w:t>re</w:t><w:noBreakHyphen/><w:t>1</w:t></w:r></w:p>")
+                                .target())
                 .isEqualTo("Fähre\u20111");
     }
 
     @Test
     void fieldCodesAreNotText() throws IOException {
-        assertThat(row("<w:p><w:r><w:instrText>HYPERLINK x</w:instrText></w:r><w:r><w:t>Seite</w:t></w:r></w:p>").target())
+        assertThat(row("<w:p><w:r><w:instrText>HYPERLINK x</w:instrText></w:r><w:r><w:t>Seite</w:t></w:r></w:p>")
+                        .target())
                 .isEqualTo("Seite");
     }
 
@@ -149,7 +160,8 @@ class DocxReviewCopyTest {
     @Test
     void aRowMarkedAsDeletedIsGone() throws IOException {
         String code = RowCode.of("K7Q2M", 1, Fingerprint.ofWritten("s")).written();
-        String deleted = "<w:tr><w:trPr><w:del w:author='A'/></w:trPr>" + cell("1") + cell("s") + cell("t") + cell("") + cell(code) + "</w:tr>";
+        String deleted = "<w:tr><w:trPr><w:del w:author='A'/></w:trPr>" + cell("1") + cell("s") + cell("t") + cell("")
+                + cell(code) + "</w:tr>";
         String kept = deleted.replace("<w:del w:author='A'/>", "");
 
         assertThat(read(document(deleted + kept)).rows()).hasSize(1);
@@ -157,7 +169,8 @@ class DocxReviewCopyTest {
 
     @Test
     void aRowWithoutItsCodeIsStillARow() throws IOException {
-        String good = "<w:tr>" + cell("1") + cell("s") + cell("t") + cell("") + cell(RowCode.of("K7Q2M", 1, "aaaaaaaa").written()) + "</w:tr>";
+        String good = "<w:tr>" + cell("1") + cell("s") + cell("t") + cell("")
+                + cell(RowCode.of("K7Q2M", 1, "aaaaaaaa").written()) + "</w:tr>";
         String bare = "<w:tr>" + cell("2") + cell("s2") + cell("t2") + cell("note") + cell("") + "</w:tr>";
         String foreign = "<w:tr>" + cell("price") + cell("list") + "</w:tr>";
 
@@ -182,6 +195,9 @@ class DocxReviewCopyTest {
     void aDocumentThatIsBrokenInsideIsRefusedInOneLine() throws IOException {
         byte[] broken = document("<w:tr><w:oops>");
 
-        assertThatThrownBy(() -> read(broken)).isInstanceOf(CannotProceedException.class).message().doesNotContain("\n");
+        assertThatThrownBy(() -> read(broken))
+                .isInstanceOf(CannotProceedException.class)
+                .message()
+                .doesNotContain("\n");
     }
 }

@@ -54,19 +54,22 @@ class Xliff12ReaderTest {
                 "<target state='x-mine'>x</target>, TRANSLATED"
             })
     void statesAreReadInTheWordsOfXliff2(String target, State state) throws IOException {
-        assertThat(only("<trans-unit id='u'><source>s</source>" + (target == null ? "" : target) + "</trans-unit>").state())
+        assertThat(only("<trans-unit id='u'><source>s</source>" + (target == null ? "" : target) + "</trans-unit>")
+                        .state())
                 .isEqualTo(state);
     }
 
     @Test
     void anApprovedUnitIsReviewed() throws IOException {
-        assertThat(only("<trans-unit id='u' approved='yes'><source>s</source><target>t</target></trans-unit>").state())
+        assertThat(only("<trans-unit id='u' approved='yes'><source>s</source><target>t</target></trans-unit>")
+                        .state())
                 .isEqualTo(State.REVIEWED);
     }
 
     @Test
     void theFilesOwnStateIsKept() throws IOException {
-        assertThat(only("<trans-unit id='u'><source>s</source><target state='needs-l10n'>t</target></trans-unit>").nativeState())
+        assertThat(only("<trans-unit id='u'><source>s</source><target state='needs-l10n'>t</target></trans-unit>")
+                        .nativeState())
                 .isEqualTo("needs-l10n");
     }
 
@@ -82,8 +85,9 @@ class Xliff12ReaderTest {
 
     @Test
     void keysAreTheFilesOwnIdsAndUniqueWhereTheFileRepeatsThem() throws IOException {
-        BilingualDocument document = read("<group id='g'><trans-unit id='a'><source>1</source></trans-unit></group>"
-                + "<trans-unit id='a'><source>2</source></trans-unit><trans-unit id='a'><source>3</source></trans-unit>");
+        BilingualDocument document = read(
+                "<group id='g'><trans-unit id='a'><source>1</source></trans-unit></group>"
+                        + "<trans-unit id='a'><source>2</source></trans-unit><trans-unit id='a'><source>3</source></trans-unit>");
 
         assertThat(document.segments())
                 .extracting(Segment::key)
@@ -94,7 +98,8 @@ class Xliff12ReaderTest {
 
     @Test
     void notesAreReadWithTheirAuthor() throws IOException {
-        Segment segment = only("<trans-unit id='u'><source>s</source><note from='client'>mind &lt;this&gt;</note></trans-unit>");
+        Segment segment =
+                only("<trans-unit id='u'><source>s</source><note from='client'>mind &lt;this&gt;</note></trans-unit>");
 
         assertThat(segment.notes()).hasSize(1);
         assertThat(segment.notes().get(0).from()).isEqualTo("client");
@@ -103,16 +108,19 @@ class Xliff12ReaderTest {
 
     @Test
     void aTargetWithinAProposalIsNotTheTarget() throws IOException {
-        Segment segment = only("<trans-unit id='u'><source>s</source><alt-trans><target>old</target></alt-trans></trans-unit>");
+        Segment segment =
+                only("<trans-unit id='u'><source>s</source><alt-trans><target>old</target></alt-trans></trans-unit>");
 
         assertThat(segment.target().isEmpty()).isTrue();
     }
 
     @Test
     void limitsCountOnlyWhereTheUnitIsCharacters() throws IOException {
-        assertThat(only("<trans-unit id='u' maxwidth='12' size-unit='char'><source>s</source></trans-unit>").maxLength())
+        assertThat(only("<trans-unit id='u' maxwidth='12' size-unit='char'><source>s</source></trans-unit>")
+                        .maxLength())
                 .isEqualTo(12);
-        assertThat(only("<trans-unit id='u' maxwidth='12'><source>s</source></trans-unit>").maxLength())
+        assertThat(only("<trans-unit id='u' maxwidth='12'><source>s</source></trans-unit>")
+                        .maxLength())
                 .isZero();
     }
 
@@ -125,17 +133,25 @@ class Xliff12ReaderTest {
 
         BilingualDocument document = read(file.getBytes(StandardCharsets.UTF_8));
 
-        assertThat(document.parts()).extracting(part -> part.sourceLanguage() + part.targetLanguage()).containsExactly("ende", "frit");
+        assertThat(document.parts())
+                .extracting(part -> part.sourceLanguage() + part.targetLanguage())
+                .containsExactly("ende", "frit");
         assertThat(document.segments()).extracting(Segment::part).containsExactly(0, 1);
         assertThat(document.segments()).extracting(Segment::key).containsExactly("a/1", "b/1");
     }
 
     @Test
     void prefixedElementsAreElementsToo() throws IOException {
-        String file = "<x:xliff version='1.2' xmlns:x='urn:oasis:names:tc:xliff:document:1.2'><x:file original='a'><x:body>"
-                + "<x:trans-unit id='1'><x:source>one <x:g id='1'>two</x:g></x:source></x:trans-unit></x:body></x:file></x:xliff>";
+        String file =
+                "<x:xliff version='1.2' xmlns:x='urn:oasis:names:tc:xliff:document:1.2'><x:file original='a'><x:body>"
+                        + "<x:trans-unit id='1'><x:source>one <x:g id='1'>two</x:g></x:source></x:trans-unit></x:body></x:file></x:xliff>";
 
-        assertThat(read(file.getBytes(StandardCharsets.UTF_8)).segments().get(0).source().plainText()).isEqualTo("one two");
+        assertThat(read(file.getBytes(StandardCharsets.UTF_8))
+                        .segments()
+                        .get(0)
+                        .source()
+                        .plainText())
+                .isEqualTo("one two");
     }
 
     @Nested
@@ -146,11 +162,7 @@ class Xliff12ReaderTest {
         }
 
         @ParameterizedTest
-        @CsvSource(
-                quoteCharacter = '^',
-                delimiter = '|',
-                textBlock =
-                        """
+        @CsvSource(quoteCharacter = '^', delimiter = '|', textBlock = """
                         a <g id="1">b</g> c                          | a ⟦1⟧b⟦/1⟧ c
                         <g id="1"><g id="2">b</g></g>                | ⟦1⟧⟦2⟧b⟦/2⟧⟦/1⟧
                         <g id="1"/>b                                 | ⟦1⟧⟦/1⟧b
@@ -170,8 +182,8 @@ class Xliff12ReaderTest {
 
         @Test
         void tagsKeepTheirCodeAndSayWhatTheyStandFor() throws IOException {
-            Segment segment =
-                    only("<trans-unit id='u'><source><g id='1' ctype='bold' >b</g><ph id=\"2\">&lt;br/&gt;</ph></source></trans-unit>");
+            Segment segment = only(
+                    "<trans-unit id='u'><source><g id='1' ctype='bold' >b</g><ph id=\"2\">&lt;br/&gt;</ph></source></trans-unit>");
 
             assertThat(segment.source().tags())
                     .containsExactly(
@@ -185,8 +197,13 @@ class Xliff12ReaderTest {
     void aFileOfManyBuffersIsReadRight() throws IOException {
         StringBuilder units = new StringBuilder();
         for (int i = 0; i < 4000; i++) {
-            units.append("<trans-unit id='u").append(i).append("'><source>Überfahrt <g id='1'>Nr. ").append(i)
-                    .append("</g></source><note>Notiz ").append(i).append("</note></trans-unit>\n");
+            units.append("<trans-unit id='u")
+                    .append(i)
+                    .append("'><source>Überfahrt <g id='1'>Nr. ")
+                    .append(i)
+                    .append("</g></source><note>Notiz ")
+                    .append(i)
+                    .append("</note></trans-unit>\n");
         }
 
         List<Segment> segments = read(units.toString()).segments();
@@ -239,7 +256,10 @@ class Xliff12ReaderTest {
 
         @Test
         void anEncodingThatNobodyKnows() {
-            refused("<?xml version='1.0' encoding='martian-7'?>" + Xliff12Sample.file("").substring(38), "martian-7");
+            refused(
+                    "<?xml version='1.0' encoding='martian-7'?>"
+                            + Xliff12Sample.file("").substring(38),
+                    "martian-7");
         }
 
         @Test
@@ -265,14 +285,18 @@ class Xliff12ReaderTest {
 
         @Test
         void aNulByte() {
-            refused(Xliff12Sample.file("<trans-unit id='u'><source>a\0b</source></trans-unit>"), "info.xlf:3:", "not well-formed");
+            refused(
+                    Xliff12Sample.file("<trans-unit id='u'><source>a\0b</source></trans-unit>"),
+                    "info.xlf:3:",
+                    "not well-formed");
         }
     }
 
     @Test
     void oddStructureIsListedAndTheRestIsRead() throws IOException {
-        BilingualDocument document = read("<trans-unit id='a'/><trans-unit id='b'><source>s</source>"
-                + "<target>1</target><target>2</target></trans-unit><trans-unit id='c'><source>s</source><target state='odd'>t</target></trans-unit>");
+        BilingualDocument document = read(
+                "<trans-unit id='a'/><trans-unit id='b'><source>s</source>"
+                        + "<target>1</target><target>2</target></trans-unit><trans-unit id='c'><source>s</source><target state='odd'>t</target></trans-unit>");
 
         assertThat(document.segments()).hasSize(2);
         assertThat(document.problems())

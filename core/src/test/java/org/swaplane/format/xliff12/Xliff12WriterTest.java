@@ -39,11 +39,7 @@ class Xliff12WriterTest {
     }
 
     @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            quoteCharacter = '^',
-            textBlock =
-                    """
+    @CsvSource(delimiter = '|', quoteCharacter = '^', textBlock = """
                     <trans-unit id="u"><source>s</source><target>old</target></trans-unit>                            | TRANSLATED | <trans-unit id="u"><source>s</source><target>new</target></trans-unit>
                     <trans-unit id="u"><source>s</source><target  state='new' >old</target></trans-unit>              | TRANSLATED | <trans-unit id="u"><source>s</source><target  state='translated' >new</target></trans-unit>
                     <trans-unit id="u"><source>s</source><target>old</target></trans-unit>                            | REVIEWED   | <trans-unit id="u" approved="yes"><source>s</source><target state="signed-off">new</target></trans-unit>
@@ -63,7 +59,8 @@ class Xliff12WriterTest {
         String unit = "<trans-unit id='u'>\n\t  <source>s</source>\n\t  <note>n</note>\n</trans-unit>";
 
         assertThat(edited(unit, "neu", State.TRANSLATED))
-                .isEqualTo("<trans-unit id='u'>\n\t  <source>s</source>\n\t  <target>neu</target>\n\t  <note>n</note>\n</trans-unit>");
+                .isEqualTo(
+                        "<trans-unit id='u'>\n\t  <source>s</source>\n\t  <target>neu</target>\n\t  <note>n</note>\n</trans-unit>");
     }
 
     @Test
@@ -92,16 +89,19 @@ class Xliff12WriterTest {
                 .replace("UTF-8", "windows-1252")
                 .getBytes(Charset.forName("windows-1252"));
 
-        String written = write(file, new SegmentEdit(0, Content.of("Łódź 🚢 ä"), State.TRANSLATED), Charset.forName("windows-1252"));
+        String written = write(
+                file, new SegmentEdit(0, Content.of("Łódź 🚢 ä"), State.TRANSLATED), Charset.forName("windows-1252"));
 
         assertThat(written).contains("<target>&#321;ód&#378; &#128674; ä</target>");
     }
 
     @Test
     void whatXmlCannotHoldIsRefusedWithTheSegmentNamed() {
-        assertThatThrownBy(() -> edited("<trans-unit id='u'><source>s</source></trans-unit>", "a\u0001b", State.TRANSLATED))
+        assertThatThrownBy(() ->
+                        edited("<trans-unit id='u'><source>s</source></trans-unit>", "a\u0001b", State.TRANSLATED))
                 .isInstanceOf(CannotProceedException.class)
-                .hasMessage("info.xlf: segment info.json/u holds the character U+0001, which XML cannot hold; take it out of the target");
+                .hasMessage(
+                        "info.xlf: segment info.json/u holds the character U+0001, which XML cannot hold; take it out of the target");
     }
 
     @Test

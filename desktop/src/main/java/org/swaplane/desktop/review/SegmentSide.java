@@ -35,7 +35,7 @@ final class SegmentSide extends ScrollPane {
     void show(int index) {
         content.getChildren().clear();
         Track track = session.track();
-        if (track == null || index >= track.size()) {
+        if (track == null || index >= track.size() || !session.isOpen()) {
             return;
         }
         Segment segment = track.segment(index);

@@ -58,6 +58,7 @@ public final class LaneSession {
     private final ReadOnlyObjectWrapper<Gate> gate = new ReadOnlyObjectWrapper<>();
     private final Map<Integer, List<Finding>> findings = new TreeMap<>();
     private long gateRevision = -1;
+    private boolean open = true;
 
     /** A file that was read and waits to be accepted. */
     public record Intake(Source source, BilingualFile file) {}
@@ -367,7 +368,13 @@ public final class LaneSession {
                 });
     }
 
+    /** False once it is closed; what comes late must not ask the lane any more. */
+    public boolean isOpen() {
+        return open;
+    }
+
     public void close() {
+        open = false;
         background.close();
         lane.close();
     }

@@ -81,6 +81,9 @@ public final class Shell extends StackPane {
     }
 
     private void count() {
+        if (!session.isOpen()) {
+            return;
+        }
         strip.show(session.track());
         boolean there = session.track() != null;
         rail.count(ViewId.CHECKS, there ? session.openFindings().size() : 0);

@@ -1,0 +1,102 @@
+package org.swaplane.bench;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import javax.xml.stream.XMLStreamConstants;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamReader;
+import org.swaplane.check.CheckRun;
+import org.swaplane.content.Content;
+import org.swaplane.document.State;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.EncodedText;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.SafeXml;
+import org.swaplane.format.SegmentEdit;
+import org.swaplane.format.Source;
+import org.swaplane.task.Progress;
+
+/**
+ * Reading, saving one change and checking an XLIFF 1.2 file, against a bare parser pass over the same file that touches all text.
+ * Arguments: number of units (default 50000), rounds (default 5).
+ */
+public final class XliffBench {
+    private XliffBench() {}
+
+    private interface Work {
+        void run() throws IOException, XMLStreamException;
+    }
+
+    public static void main(String[] arguments) throws IOException, XMLStreamException {
+        int units = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 50_000;
+        int rounds = arguments.length > 1 ? Integer.parseInt(arguments[1]) : 5;
+        Path file = GeneratedXliff.write(units);
+        try {
+            Source source = Source.of(file);
+            FormatRegistry formats = FormatRegistry.ofInstalled();
+            System.out.printf(Locale.ROOT, "%d units, %.1f MB%n", units, Files.size(file) / 1e6);
+            double bare = median(rounds, () -> barePass(source));
+            report("bare parser pass", bare, bare);
+            report("read", median(rounds, () -> formats.open(source, Progress.NONE)), bare);
+            BilingualFile read = formats.open(source, Progress.NONE);
+            List<SegmentEdit> edit = List.of(new SegmentEdit(units / 2, Content.of("neu"), State.REVIEWED));
+            report(
+                    "save one change",
+                    median(rounds, () -> read.write(edit, OutputStream.nullOutputStream(), Progress.NONE)),
+                    bare);
+            CheckRun checks = CheckRun.ofAllChecks();
+            report("all checks", median(rounds, () -> checks.run(read.document(), Progress.NONE)), bare);
+            reportHeap(read, file);
+        } finally {
+            Files.delete(file);
+        }
+    }
+
+    private static void barePass(Source source) throws IOException, XMLStreamException {
+        XMLStreamReader xml =
+                SafeXml.factory().createXMLStreamReader(EncodedText.of(source).open());
+        long characters = 0;
+        while (xml.hasNext()) {
+            if (xml.next() == XMLStreamConstants.CHARACTERS) {
+                characters += xml.getText().length();
+            }
+        }
+        if (characters == 0) {
+            throw new IllegalStateException("the file has no text");
+        }
+    }
+
+    private static double median(int rounds, Work work) throws IOException, XMLStreamException {
+        work.run();
+        double[] seconds = new double[rounds];
+        for (int i = 0; i < rounds; i++) {
+            long start = System.nanoTime();
+            work.run();
+            seconds[i] = (System.nanoTime() - start) / 1e9;
+        }
+        Arrays.sort(seconds);
+        return seconds[rounds / 2];
+    }
+
+    private static void report(String what, double seconds, double baseline) {
+        System.out.printf(
+                Locale.ROOT, "%-20s %7.3f s   %5.2f times the bare pass%n", what, seconds, seconds / baseline);
+    }
+
+    private static void reportHeap(BilingualFile open, Path file) throws IOException {
+        System.gc();
+        Runtime runtime = Runtime.getRuntime();
+        double live = runtime.totalMemory() - runtime.freeMemory();
+        System.out.printf(
+                Locale.ROOT,
+                "live heap with the file open: %.1f MB, %.2f times the file (%d segments)%n",
+                live / 1e6,
+                live / Files.size(file),
+                open.document().segments().size());
+    }
+}

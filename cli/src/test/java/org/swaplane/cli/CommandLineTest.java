@@ -1,0 +1,238 @@
+package org.swaplane.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.TimeZone;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.demo.DemoLane;
+import org.swaplane.demo.DemoReviewer;
+
+class CommandLineTest {
+    @TempDir
+    private Path folder;
+
+    private final PrintStream systemOut = System.out;
+    private final PrintStream systemErr = System.err;
+    private final ByteArrayOutputStream out = new ByteArrayOutputStream();
+    private final ByteArrayOutputStream err = new ByteArrayOutputStream();
+    private Path demo;
+
+    @BeforeEach
+    void listen() throws IOException {
+        System.setOut(new PrintStream(out, true, StandardCharsets.UTF_8));
+        System.setErr(new PrintStream(err, true, StandardCharsets.UTF_8));
+        demo = Files.write(folder.resolve("info.xlf"), DemoLane.file());
+    }
+
+    @AfterEach
+    void stopListening() {
+        System.setOut(systemOut);
+        System.setErr(systemErr);
+    }
+
+    private int run(Object... arguments) {
+        out.reset();
+        err.reset();
+        return SwapLane.run(Arrays.stream(arguments).map(Object::toString).toArray(String[]::new));
+    }
+
+    private String printed() {
+        return out.toString(StandardCharsets.UTF_8);
+    }
+
+    private String complaint() {
+        return err.toString(StandardCharsets.UTF_8);
+    }
+
+    private JsonNode json() throws IOException {
+        return new ObjectMapper().readTree(printed());
+    }
+
+    @Test
+    void inspectSaysWhatAFileIs() throws IOException {
+        assertThat(run("inspect", "--json", demo)).isZero();
+
+        JsonNode file = json().get("files").get(0);
+        assertThat(file.fieldNames())
+                .toIterable()
+                .containsExactly(
+                        "path",
+                        "format",
+                        "encoding",
+                        "sourceLanguage",
+                        "targetLanguage",
+                        "units",
+                        "segments",
+                        "words",
+                        "characters",
+                        "tags",
+                        "locked",
+                        "states",
+                        "prefilled",
+                        "problems");
+        assertThat(file.get("segments").asInt()).isEqualTo(59);
+        assertThat(file.get("locked").asInt()).isEqualTo(3);
+        assertThat(file.get("states").get("initial").asInt()).isEqualTo(5);
+    }
+
+    @Test
+    void checkFindsThePlantedMistakesAndNothingElse() throws IOException {
+        assertThat(run("check", "--json", demo)).isEqualTo(1);
+
+        assertThat(json().get("files").get(0).get("findings"))
+                .extracting(finding -> finding.get("unit").asText() + " "
+                        + finding.get("check").asText())
+                .containsExactly(
+                        "tt.afternoon numbers",
+                        "tt.checkin tags",
+                        "tt.winter empty-target",
+                        "fa.bike numbers",
+                        "fa.bike same-as-source",
+                        "fa.dog same-as-source",
+                        "ve.limit numbers",
+                        "ve.trailer empty-target",
+                        "ob.lounge same-as-source",
+                        "co.mail same-as-source");
+    }
+
+    @Test
+    void aFindingHoldsOffsetsAndTheWholeCorrectedTarget() throws IOException {
+        run("check", "--json", demo);
+
+        JsonNode finding = json().get("files").get(0).get("findings").get(0);
+        assertThat(finding.get("source").toString()).isEqualTo("[[34,39]]");
+        assertThat(finding.get("target").toString()).isEqualTo("[[36,41]]");
+        assertThat(finding.get("severity").asText()).isEqualTo("error");
+        assertThat(finding.get("suggestion").asText())
+                .isEqualTo("Die Nachmittagsüberfahrt startet um 14:05 Uhr an Pier 3.");
+    }
+
+    @Test
+    void aFileThatCannotBeReadDoesNotKeepTheOthersFromBeingChecked() throws IOException {
+        Path broken = Files.writeString(folder.resolve("broken.xlf"), "<xliff version='1.2'><file>");
+
+        assertThat(run("check", "--json", broken, demo)).isEqualTo(2);
+
+        assertThat(json().get("files").get(0).get("error").asText()).contains("broken.xlf:1:");
+        assertThat(json().get("files").get(0).has("findings")).isFalse();
+        assertThat(json().get("files").get(1).get("findings")).hasSize(10);
+    }
+
+    @Test
+    void pseudoWritesAFileThatChecksFindNoLostTagIn() throws IOException {
+        Path pseudo = folder.resolve("pseudo.xlf");
+
+        assertThat(run("pseudo", demo, "-o", pseudo)).isZero();
+
+        run("check", "--json", pseudo);
+        assertThat(json().get("files").get(0).get("findings")).noneMatch(finding -> "tags placeholders empty-target"
+                .contains(finding.get("check").asText()));
+    }
+
+    @Test
+    void convertIntoTheSameFormatWritesTheSameBytes() {
+        Path copy = folder.resolve("copy.xlf");
+
+        assertThat(run("convert", demo, "-o", copy)).isZero();
+
+        assertThat(copy).hasSameBinaryContentAs(demo);
+    }
+
+    @Test
+    void aReviewCopyGoesOutAndComesBack() throws IOException {
+        Path copy = folder.resolve("review.docx");
+        Path answered = folder.resolve("answered.docx");
+        Path result = folder.resolve("result.xlf");
+        run("convert", demo, "-o", copy);
+        DemoReviewer.answer(copy, answered, Instant.EPOCH);
+
+        assertThat(run("back", demo, answered, "-o", result, "--json")).isEqualTo(1);
+
+        assertThat(json().get("applied").asInt()).isEqualTo(7);
+        assertThat(json().get("problems")).hasSize(3);
+        assertThat(result).content().contains("startet um 14:05 Uhr", "state=\"signed-off\"", "bis zu 1.500 kg");
+        assertThat(run("back", folder.resolve("result.xlf"), answered, "-o", folder.resolve("x.xlf")))
+                .isEqualTo(2);
+        assertThat(complaint()).contains("was not made from");
+    }
+
+    @Test
+    void anUntouchedCopyBringsBackTheSameBytes() {
+        Path copy = folder.resolve("review.docx");
+        Path result = folder.resolve("result.xlf");
+        run("convert", demo, "-o", copy);
+
+        assertThat(run("back", demo, copy, "-o", result)).isZero();
+
+        assertThat(result).hasSameBinaryContentAs(demo);
+    }
+
+    @Test
+    void whatExistsIsNotOverwrittenWithoutForce() throws IOException {
+        Path existing = Files.writeString(folder.resolve("there.xlf"), "mine");
+
+        assertThat(run("pseudo", demo, "-o", existing)).isEqualTo(2);
+        assertThat(existing).hasContent("mine");
+        assertThat(run("pseudo", demo, "-o", existing, "--force")).isZero();
+        assertThat(run("pseudo", demo, "-o", demo, "--force")).isEqualTo(2);
+        assertThat(demo).hasBinaryContent(DemoLane.file());
+    }
+
+    @Test
+    void whatCannotRunSaysSoInOneLineWithoutATrace() {
+        for (Object[] arguments : new Object[][] {
+            {},
+            {"frobnicate"},
+            {"inspect"},
+            {"check", folder.resolve("none.xlf")},
+            {"pseudo", demo, "-o", folder.resolve("no/such/x.xlf")}
+        }) {
+            assertThat(run(arguments)).isEqualTo(2);
+            assertThat(complaint().strip())
+                    .startsWith("swaplane: ")
+                    .doesNotContain("\n")
+                    .doesNotContain("Exception");
+            assertThat(printed()).isEmpty();
+        }
+    }
+
+    @Test
+    void debugAddsTheTrace() {
+        run("--debug", "pseudo", folder.resolve("none.xlf"), "-o", folder.resolve("x.xlf"));
+
+        assertThat(complaint()).contains("NoSuchFileException");
+    }
+
+    @Test
+    void theMachinesLocaleAndTimeZoneChangeNothing() {
+        run("check", "--json", demo);
+        String before = printed();
+        Locale locale = Locale.getDefault();
+        TimeZone zone = TimeZone.getDefault();
+        try {
+            Locale.setDefault(Locale.forLanguageTag("tr-TR"));
+            TimeZone.setDefault(TimeZone.getTimeZone("Asia/Kolkata"));
+
+            run("check", "--json", demo);
+
+            assertThat(printed()).isEqualTo(before);
+        } finally {
+            Locale.setDefault(locale);
+            TimeZone.setDefault(zone);
+        }
+    }
+}

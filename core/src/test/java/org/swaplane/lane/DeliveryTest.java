@@ -1,0 +1,147 @@
+package org.swaplane.lane;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.check.CheckRun;
+import org.swaplane.check.Finding;
+import org.swaplane.content.Content;
+import org.swaplane.demo.DemoLane;
+import org.swaplane.document.State;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Source;
+import org.swaplane.proof.DryRun;
+import org.swaplane.release.Gate;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+class DeliveryTest {
+    private static final Clock DAY = Clock.fixed(Instant.parse("2026-11-23T09:30:00Z"), ZoneOffset.UTC);
+
+    @TempDir
+    private Path folder;
+
+    private Lane lane;
+    private Track track;
+    private Delivery delivery;
+
+    @BeforeEach
+    void create() throws IOException {
+        lane = DemoLane.create(folder, DAY);
+        track = lane.tracks().get(0);
+        delivery = new Delivery(lane, CheckRun.ofAllChecks());
+    }
+
+    @AfterEach
+    void close() {
+        lane.close();
+    }
+
+    private List<String> open() throws IOException {
+        return delivery.gate(track, Progress.NONE).conditions().stream()
+                .filter(condition -> !condition.holds())
+                .map(Gate.Condition::id)
+                .toList();
+    }
+
+    private void meetEverything() throws IOException {
+        lane.proofs()
+                .remember(
+                        track,
+                        DryRun.withDefaults(lane.formats())
+                                .run(
+                                        lane.original(track),
+                                        folder.resolve("dry-run").resolve("p.xlf"),
+                                        Progress.NONE));
+        Map<Integer, Value> reviewed = new HashMap<>();
+        for (int i = 0; i < track.size(); i++) {
+            if (!track.segment(i).locked()) {
+                Content target = track.target(i).isEmpty() ? Content.of("Text") : track.target(i);
+                reviewed.put(i, new Value(target, State.REVIEWED));
+            }
+        }
+        track.edit(StepKind.STATE_SET, "Mara", "", reviewed);
+        for (Finding finding : delivery.findings(track, Progress.NONE)) {
+            lane.findings().setAside(track, finding, "agreed", "Mara");
+        }
+    }
+
+    @Test
+    void theGateIsOpenUntilItsConditionsAreMet() throws IOException {
+        assertThat(open()).containsExactly("dry-run", "findings", "reviewed");
+
+        meetEverything();
+
+        assertThat(open()).isEmpty();
+        new SendOut(lane).send(track, "Ines Falk", Purpose.REVIEW);
+        assertThat(open()).containsExactly("away");
+    }
+
+    @Test
+    void nothingIsReleasedThroughAnOpenGateWithoutAReason() throws IOException {
+        Gate gate = delivery.gate(track, Progress.NONE);
+
+        assertThatThrownBy(() -> delivery.release(track, gate, " ", Progress.NONE))
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessageContaining("the gate is open");
+        assertThat(folder.resolve("out")).isEmptyDirectory();
+    }
+
+    @Test
+    void theReleasedFileHoldsTheWorkAndTheReceiptItsSum() throws IOException {
+        meetEverything();
+
+        ProofStore.Receipt receipt = delivery.release(track, delivery.gate(track, Progress.NONE), "", Progress.NONE);
+
+        Path file = folder.resolve("out").resolve("passenger-info_de-DE.xlf");
+        assertThat(receipt.sha256()).isEqualTo(Source.of(file).sha256());
+        assertThat(folder.resolve("out").resolve(receipt.receipt()))
+                .content()
+                .contains(receipt.sha256(), track.sha256());
+        assertThat(FormatRegistry.ofInstalled()
+                        .open(Source.of(file), Progress.NONE)
+                        .document()
+                        .segments())
+                .filteredOn(segment -> !segment.locked())
+                .allMatch(segment -> segment.state() == State.REVIEWED);
+        assertThat(Files.readString(file))
+                .contains("h:screen=\"timetable-7\"", "<h:origin match=\"tm\" score=\"87\"/>");
+    }
+
+    @Test
+    void anEarlierResultIsNeverOverwritten() throws IOException {
+        Gate gate = delivery.gate(track, Progress.NONE);
+        delivery.release(track, gate, "for a first look", Progress.NONE);
+
+        ProofStore.Receipt second = delivery.release(track, gate, "again", Progress.NONE);
+
+        assertThat(second.file()).isEqualTo("passenger-info_de-DE-2.xlf");
+        assertThat(lane.proofs().receipts(track))
+                .extracting(ProofStore.Receipt::overrideReason)
+                .containsExactly("again", "for a first look");
+    }
+
+    @Test
+    void whatCannotBeWrittenIsRefusedAndLeavesNoFile() throws IOException {
+        track.type("Mara", 0, new Value(Content.of("a\u0002b"), State.TRANSLATED));
+        Gate held = new Gate(List.of());
+
+        assertThat(open()).contains("write-back");
+        assertThatThrownBy(() -> delivery.release(track, held, "", Progress.NONE))
+                .hasMessageContaining("U+0002");
+        assertThat(folder.resolve("out")).isEmptyDirectory();
+    }
+}

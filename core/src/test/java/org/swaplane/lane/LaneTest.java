@@ -1,0 +1,197 @@
+package org.swaplane.lane;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.check.CheckRun;
+import org.swaplane.check.Finding;
+import org.swaplane.content.Content;
+import org.swaplane.demo.DemoLane;
+import org.swaplane.document.State;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Source;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+class LaneTest {
+    private static final Clock DAY = Clock.fixed(Instant.parse("2026-11-23T09:30:00Z"), ZoneOffset.UTC);
+    private static final int AFTERNOON = 4;
+    private static final int CURRENCY = 27;
+
+    @TempDir
+    private Path folder;
+
+    private Lane lane;
+    private Track track;
+
+    @BeforeEach
+    void create() throws IOException {
+        lane = DemoLane.create(folder, DAY);
+        track = lane.tracks().get(0);
+    }
+
+    @AfterEach
+    void close() {
+        lane.close();
+    }
+
+    private void reopen() throws IOException {
+        lane.close();
+        lane = Lane.open(folder, FormatRegistry.ofInstalled(), DAY, Progress.NONE);
+        track = lane.tracks().get(0);
+    }
+
+    private static Value translated(String text) {
+        return new Value(Content.of(text), State.TRANSLATED);
+    }
+
+    private void type(String text) {
+        track.type("Mara", AFTERNOON, translated(text));
+    }
+
+    @Test
+    void theClientsBytesAreKeptByTheirHash() throws IOException {
+        Path kept = folder.resolve("files").resolve(track.sha256());
+
+        assertThat(kept).hasBinaryContent(DemoLane.file());
+    }
+
+    @Test
+    void editsAreThereAfterARestart() throws IOException {
+        type("Neu um 14:05 Uhr");
+        track.edit(StepKind.STATE_SET, "Mara", "", Map.of(0, new Value(track.target(0), State.REVIEWED)));
+
+        reopen();
+
+        assertThat(track.target(AFTERNOON)).isEqualTo(Content.of("Neu um 14:05 Uhr"));
+        assertThat(track.state(0)).isEqualTo(State.REVIEWED);
+    }
+
+    @Test
+    void tagsSurviveTheJournal() throws IOException {
+        Content withTags = track.segment(1).source();
+        track.edit(StepKind.COPIED, "Mara", "", Map.of(1, new Value(withTags, State.TRANSLATED)));
+
+        reopen();
+
+        assertThat(track.target(1)).isEqualTo(withTags);
+    }
+
+    @Test
+    void undoAndRedoWorkAfterARestartToo() throws IOException {
+        Content before = track.target(AFTERNOON);
+        type("eins");
+        track.endTyping();
+        type("zwei");
+        reopen();
+
+        track.undo();
+        assertThat(track.target(AFTERNOON)).isEqualTo(Content.of("eins"));
+        reopen();
+        track.undo();
+        assertThat(track.target(AFTERNOON)).isEqualTo(before);
+        track.redo();
+        track.redo();
+        assertThat(track.target(AFTERNOON)).isEqualTo(Content.of("zwei"));
+        assertThat(track.redo()).isEmpty();
+    }
+
+    @Test
+    void whatIsTypedInOneVisitIsOneStep() {
+        Content before = track.target(AFTERNOON);
+        type("N");
+        type("Ne");
+        type("Neu");
+
+        assertThat(track.history(AFTERNOON)).hasSize(1);
+        track.undo();
+        assertThat(track.target(AFTERNOON)).isEqualTo(before);
+    }
+
+    @Test
+    void aNewEditAfterUndoEndsRedo() {
+        type("eins");
+        track.undo();
+        type("zwei");
+
+        assertThat(track.nextRedo()).isEmpty();
+        assertThat(track.redo()).isEmpty();
+        assertThat(track.history(AFTERNOON)).extracting(HistoryEntry::undone).containsExactly(false, true);
+    }
+
+    @Test
+    void lockedSegmentsCannotBeChanged() {
+        assertThatThrownBy(() ->
+                        track.edit(StepKind.TYPED, "Mara", "", Map.of(CURRENCY, translated("EUR"), 0, translated("x"))))
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessageContaining("fa.currency is locked");
+        assertThat(track.edits()).isEmpty();
+    }
+
+    @Test
+    void anEditThatChangesNothingIsNoStep() {
+        assertThat(track.edit(StepKind.TYPED, "Mara", "", Map.of(0, track.value(0))))
+                .isEmpty();
+        assertThat(track.nextUndo()).isEmpty();
+    }
+
+    @Test
+    void theSameFileTwiceIsRefused() {
+        assertThatThrownBy(() -> lane.takeIn(Source.of("copy.xlf", DemoLane.file()), Progress.NONE))
+                .hasMessageContaining("in the lane already");
+    }
+
+    @Test
+    void aFileThatCannotBeReadLeavesTheLaneAsItWas() throws IOException {
+        byte[] broken = "<xliff version='1.2'><file><body><trans".getBytes(StandardCharsets.UTF_8);
+        long before = Files.list(folder.resolve("files")).count();
+
+        assertThatThrownBy(() -> lane.takeIn(Source.of("bad.xlf", broken), Progress.NONE))
+                .isInstanceOf(CannotProceedException.class);
+
+        assertThat(lane.tracks()).hasSize(1);
+        assertThat(Files.list(folder.resolve("files")).count()).isEqualTo(before);
+        reopen();
+        assertThat(lane.tracks()).hasSize(1);
+    }
+
+    @Test
+    void aFindingSetAsideStaysSoUntilItsTextChanges() throws IOException {
+        Delivery delivery = new Delivery(lane, CheckRun.ofAllChecks());
+        Finding finding = delivery.findings(track, Progress.NONE).get(0);
+        int open = lane.findings()
+                .open(track, delivery.findings(track, Progress.NONE))
+                .size();
+
+        lane.findings().setAside(track, finding, "agreed with the client", "Mara");
+        reopen();
+        delivery = new Delivery(lane, CheckRun.ofAllChecks());
+
+        assertThat(lane.findings().open(track, delivery.findings(track, Progress.NONE)))
+                .hasSize(open - 1);
+        track.type("Mara", finding.segment(), translated("ganz anders um 13:00 Uhr"));
+        assertThat(lane.findings().open(track, delivery.findings(track, Progress.NONE)))
+                .anyMatch(each -> each.segment() == finding.segment());
+    }
+
+    @Test
+    void thereIsNoLaneInAFolderWithoutOne(@TempDir Path empty) {
+        assertThatThrownBy(() -> Lane.open(empty, FormatRegistry.ofInstalled(), DAY, Progress.NONE))
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessageContaining("there is no lane in this folder");
+        assertThatThrownBy(() -> Lane.create(folder, "again", FormatRegistry.ofInstalled(), DAY))
+                .hasMessageContaining("there is a lane already");
+    }
+}

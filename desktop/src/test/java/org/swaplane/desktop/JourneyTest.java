@@ -1,0 +1,277 @@
+package org.swaplane.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.check.Finding;
+import org.swaplane.demo.DemoLane;
+import org.swaplane.demo.DemoReviewer;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.Message;
+import org.swaplane.desktop.session.ViewId;
+import org.swaplane.document.State;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.lane.Lane;
+import org.swaplane.lane.Track;
+import org.testfx.api.FxToolkit;
+import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The whole job in the real window, with the keyboard where there is a key for it. */
+class JourneyTest extends ApplicationTest {
+    private static final Clock DAY = Clock.fixed(Instant.parse("2026-11-23T09:30:00Z"), ZoneOffset.UTC);
+
+    @TempDir
+    private static Path folders;
+
+    private final List<Path> picked = new ArrayList<>();
+    private Path folder;
+    private LaneSession session;
+
+    @Override
+    public void start(Stage stage) throws IOException {
+        folder = Files.createTempDirectory(folders, "lane");
+        session = new LaneSession(Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), DAY));
+        session.lane().set("person", "Mara Lind");
+        stage.setScene(Window.scene(session, () -> List.copyOf(picked)));
+        stage.show();
+    }
+
+    @BeforeEach
+    void aFileFromTheClient() throws IOException {
+        picked.add(Files.write(folder.resolve("from client.xlf"), DemoLane.file()));
+    }
+
+    @AfterEach
+    void closeWindow() throws Exception {
+        FxToolkit.cleanupStages();
+        interact(session::close);
+    }
+
+    private void waitUntil(Callable<Boolean> condition) throws Exception {
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, condition);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void press(String id) {
+        Button button = lookup("#" + id).queryAs(Button.class);
+        assertThat(button.isDisabled()).as(id + " is disabled").isFalse();
+        interact(button::fire);
+    }
+
+    private boolean idle() {
+        return !session.background().busyProperty().get();
+    }
+
+    private Track track() {
+        return session.track();
+    }
+
+    private void takeIn() throws Exception {
+        press("choose-files");
+        waitUntil(() -> session.intakeProperty().get() != null);
+        press("accept-intake");
+        waitUntil(() -> track() != null && !session.openFindings().isEmpty());
+    }
+
+    private Path sendOut() throws Exception {
+        push(KeyCode.ALT, KeyCode.DIGIT3);
+        clickOn("#send-person").write(DemoReviewer.NAME);
+        press("send-out");
+        waitUntil(() -> !session.lane().trips().all().isEmpty() && idle());
+        return folder.resolve("sent").resolve("from client_review.docx");
+    }
+
+    private void bringBack(Path copy) throws Exception {
+        picked.clear();
+        picked.add(copy);
+        press("choose-returned");
+        waitUntil(() -> session.returnedProperty().get() != null);
+    }
+
+    private void setAsideAllThatIsLeft() throws Exception {
+        ListView<Finding> findings = lookup("#findings").queryListView();
+        while (!session.openFindings().isEmpty()) {
+            interact(() -> findings.getSelectionModel().select(0));
+            interact(() -> lookup("#aside-reason").queryAs(TextField.class).setText("agreed with the client"));
+            press("set-aside");
+        }
+    }
+
+    @Test
+    void theWholeJobFromTheClientsFileToTheReceipt() throws Exception {
+        takeIn();
+        assertThat(track().name()).isEqualTo("from client.xlf");
+
+        push(KeyCode.ALT, KeyCode.DIGIT2);
+        press("run-dry-run");
+        waitUntil(() -> session.dryRunProperty().get() != null);
+        assertThat(lookup(".verdict-pass").queryAll()).hasSize(4);
+
+        Path sent = sendOut();
+        Path answered = folder.resolve("scan (7).docx");
+        DemoReviewer.answer(sent, answered, DAY.instant());
+        bringBack(answered);
+        assertThat(lookup("#take-changes").queryAs(Button.class).getText()).isEqualTo("Take 7 changes");
+        press("take-changes");
+        waitUntil(() -> track().state(4) == State.REVIEWED);
+        assertThat(track().target(4).plainText()).contains("14:05");
+        assertThat(folder.resolve("reports")).isDirectoryContaining("glob:**.html");
+
+        push(KeyCode.ALT, KeyCode.DIGIT4);
+        reviewEverything();
+
+        push(KeyCode.ALT, KeyCode.DIGIT5);
+        int before = session.openFindings().size();
+        interact(() -> lookup("#findings").queryListView().getSelectionModel().select(1));
+        push(KeyCode.ALT, KeyCode.F);
+        assertThat(session.openFindings()).hasSizeLessThan(before);
+        setAsideAllThatIsLeft();
+        push(KeyCode.ALT, KeyCode.DIGIT4);
+        reviewEverything();
+
+        push(KeyCode.ALT, KeyCode.DIGIT6);
+        waitUntil(() -> session.gateProperty().get() != null
+                && session.gateProperty().get().holds()
+                && idle());
+        press("release");
+        waitUntil(() -> !session.lane().proofs().receipts(track()).isEmpty());
+        assertThat(folder.resolve("out").resolve("from client_de-DE.xlf"))
+                .content()
+                .contains("um 14:05 Uhr an Pier 3");
+    }
+
+    private void reviewEverything() {
+        interact(() -> session.inHandProperty().set(0));
+        for (int i = 0; i <= track().size(); i++) {
+            push(KeyCode.CONTROL, KeyCode.ENTER);
+        }
+        assertThat(track().states()[State.TRANSLATED.ordinal()]).isZero();
+    }
+
+    @Test
+    void typingUndoAndTagsWorkFromTheKeyboard() throws Exception {
+        takeIn();
+        push(KeyCode.ALT, KeyCode.DIGIT4);
+        interact(() -> session.inHandProperty().set(7));
+        WaitForAsyncUtils.waitForFxEvents();
+
+        push(KeyCode.CONTROL, KeyCode.T);
+        write("neu");
+        push(KeyCode.CONTROL, KeyCode.T);
+
+        assertThat(track().target(7).tags()).hasSize(2);
+        assertThat(track().target(7).plainText()).endsWith("ein.neu");
+        assertThat(session.openFindings(7)).isEmpty();
+        push(KeyCode.ALT, KeyCode.DOWN);
+        assertThat(session.inHandProperty().get()).isEqualTo(8);
+        push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(track().target(7)).isEqualTo(track().segment(7).target());
+        assertThat(session.inHandProperty().get()).isEqualTo(7);
+        push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+        assertThat(track().target(7).plainText()).endsWith("ein.neu");
+    }
+
+    @Test
+    void lockedSegmentsCannotBeTypedInto() throws Exception {
+        takeIn();
+        push(KeyCode.ALT, KeyCode.DIGIT4);
+        interact(() -> session.inHandProperty().set(27));
+        WaitForAsyncUtils.waitForFxEvents();
+
+        write("EUR");
+        push(KeyCode.CONTROL, KeyCode.ENTER);
+
+        assertThat(track().edits()).isEmpty();
+    }
+
+    @Test
+    void theListCanBeNarrowedDownByWords() throws Exception {
+        takeIn();
+        push(KeyCode.ALT, KeyCode.DIGIT4);
+
+        push(KeyCode.CONTROL, KeyCode.F);
+        write("ferry");
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(lookup(".segment-row").match(Node::isVisible).queryAll()).hasSize(2);
+    }
+
+    @Test
+    void thePaletteGoesAnywhere() throws Exception {
+        takeIn();
+
+        push(KeyCode.CONTROL, KeyCode.K);
+        write("muster");
+        push(KeyCode.ENTER);
+
+        assertThat(session.viewProperty().get()).isEqualTo(ViewId.REVIEW);
+        assertThat(track().segment(session.inHandProperty().get()).unit()).isEqualTo("ob.muster");
+    }
+
+    @Test
+    void brokenFilesGiveOneClearLineAndLeaveTheLaneAsItWas() throws Exception {
+        String sound = new String(DemoLane.file(), StandardCharsets.UTF_8);
+        List<String> broken = List.of("no xml", sound.substring(0, 4000), "PK\u0003\u0004 not a zip", "");
+
+        for (int i = 0; i < broken.size(); i++) {
+            Path file = Files.write(
+                    folder.resolve("broken" + i + ".xlf"), broken.get(i).getBytes(StandardCharsets.ISO_8859_1));
+            interact(session::dismissMessage);
+            interact(() -> session.receive(file));
+            waitUntil(() -> session.messageProperty().get() != null);
+
+            Message message = session.messageProperty().get();
+            assertThat(message.tone()).isEqualTo(Message.Tone.FAILED);
+            assertThat(message.text())
+                    .startsWith("broken" + i + ".xlf")
+                    .contains("; ")
+                    .doesNotContain("\n");
+            assertThat(lookup("#message").queryAs(Label.class).getText()).isEqualTo(message.text());
+        }
+        assertThat(session.lane().tracks()).isEmpty();
+        assertThat(session.intakeProperty().get()).isNull();
+    }
+
+    @Test
+    void everyViewStandsInLightAndDarkWithoutAnEmptyLane() throws Exception {
+        takeIn();
+        for (ViewId view : ViewId.values()) {
+            interact(() -> session.viewProperty().set(view));
+            push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
+            assertThat(lookup(".view-title").queryAll()).hasSize(1);
+        }
+    }
+
+    @Test
+    void everyViewStandsInALaneWithoutAFile() {
+        for (ViewId view : ViewId.values()) {
+            interact(() -> session.viewProperty().set(view));
+            push(KeyCode.CONTROL, KeyCode.ENTER);
+            push(KeyCode.CONTROL, KeyCode.Z);
+        }
+
+        assertThat(session.messageProperty().get()).isNull();
+    }
+}

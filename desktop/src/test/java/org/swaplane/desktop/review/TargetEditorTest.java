@@ -1,0 +1,93 @@
+package org.swaplane.desktop.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import javafx.scene.Scene;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.StackPane;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.swaplane.content.Content;
+import org.swaplane.content.Tag;
+import org.swaplane.content.TagNotation;
+import org.swaplane.content.Text;
+import org.testfx.framework.junit5.ApplicationTest;
+
+class TargetEditorTest extends ApplicationTest {
+    private static final Content SOURCE = Content.of(
+            new Tag(Tag.Kind.OPEN, "g:1", "<g id='1'>", ""),
+            new Text("Pier"),
+            new Tag(Tag.Kind.CLOSE, "g:1", "</g>", ""),
+            new Tag(Tag.Kind.STANDALONE, "x:2", "<x id='2'/>", ""));
+
+    private TargetEditor editor;
+
+    @Override
+    public void start(Stage stage) {
+        editor = new TargetEditor();
+        stage.setScene(new Scene(new StackPane(editor), 400, 200));
+        stage.show();
+    }
+
+    private Content load(String written) {
+        Content target = TagNotation.read(written, SOURCE).content();
+        interact(() -> {
+            editor.load(SOURCE, target);
+            editor.requestFocus();
+        });
+        return target;
+    }
+
+    private String written() {
+        return TagNotation.write(editor.content(), SOURCE);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "Kai",
+                "⟦1⟧Kai⟦/1⟧",
+                "⟦1⟧⟦/1⟧⟦2/⟧",
+                "eins\nzwei\n",
+                "\n⟦2/⟧\n",
+                "⟦1⟧a\nb⟦/1⟧ 🚢 عبّارة 渡し船",
+                "  Rand  "
+            })
+    void whatIsLoadedStandsThere(String target) {
+        Content content = load(target);
+
+        assertThat(editor.content()).isEqualTo(content);
+    }
+
+    @Test
+    void typedTextGoesBetweenTheTags() {
+        load("⟦1⟧Kai⟦/1⟧");
+
+        push(KeyCode.LEFT);
+        write("!");
+
+        assertThat(written()).isEqualTo("⟦1⟧Kai!⟦/1⟧");
+    }
+
+    @Test
+    void aTagIsDeletedAsAWhole() {
+        load("Kai⟦2/⟧");
+
+        push(KeyCode.BACK_SPACE);
+
+        assertThat(written()).isEqualTo("Kai");
+    }
+
+    @Test
+    void aTagIsPutInAtTheCaret() {
+        load("Kai 3");
+        interact(() -> editor.moveTo(3));
+
+        interact(() -> editor.insertTag(SOURCE.tags().get(2)));
+
+        assertThat(written()).isEqualTo("Kai⟦2/⟧ 3");
+    }
+}

@@ -1,0 +1,68 @@
+package org.swaplane.desktop.text;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.ResourceBundle;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+class StringsTest {
+    private static final Pattern KEY = Pattern.compile(
+            "(?:say|title|heading)\\(\\s*\"([a-z][\\w.-]*[\\w])\"|(?:button|primary)\\(\\s*\"[\\w-]+\",\\s*\"([a-z][\\w.-]*[\\w])\"");
+    private static final Pattern COMMAND = Pattern.compile("commands\\.add\\(\\s*\"([\\w-]+)\"");
+
+    private static String sources() {
+        try (Stream<Path> files = Files.walk(Path.of("src/main/java"))) {
+            StringBuilder all = new StringBuilder();
+            for (Path file :
+                    files.filter(path -> path.toString().endsWith(".java")).toList()) {
+                all.append(Files.readString(file));
+            }
+            return all.toString();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @Test
+    void everyKeyThatTheCodeNamesIsInTheBundle() {
+        Set<String> missing = new TreeSet<>();
+        Set<String> known = ResourceBundle.getBundle("org.swaplane.desktop.text.strings", Locale.ROOT)
+                .keySet();
+        Matcher key = KEY.matcher(sources());
+        while (key.find()) {
+            String name = key.group(1) == null ? key.group(2) : key.group(1);
+            if (!known.contains(name)) {
+                missing.add(name);
+            }
+        }
+        Matcher command = COMMAND.matcher(sources());
+        while (command.find()) {
+            if (!known.contains("command." + command.group(1))) {
+                missing.add("command." + command.group(1));
+            }
+        }
+
+        assertThat(missing).isEmpty();
+    }
+
+    @Test
+    void aMissingKeyShowsAsItself() {
+        assertThat(Strings.say("no.such.key")).isEqualTo("<no.such.key>");
+    }
+
+    @Test
+    void numbersOfThingsAreSaidInWords() {
+        assertThat(Strings.say("return.take-count", 1)).isEqualTo("Take one change");
+        assertThat(Strings.say("return.take-count", 12)).isEqualTo("Take 12 changes");
+    }
+}
