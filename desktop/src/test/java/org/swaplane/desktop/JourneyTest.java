@@ -215,7 +215,9 @@ class JourneyTest extends ApplicationTest {
         write("ferry");
         WaitForAsyncUtils.waitForFxEvents();
 
+        assertThat(lookup("#review-text").queryAs(TextField.class).getText()).isEqualTo("ferry");
         assertThat(lookup(".segment-row").match(Node::isVisible).queryAll()).hasSize(2);
+        assertThat(track().edits()).isEmpty();
     }
 
     @Test

@@ -76,6 +76,7 @@ public final class ReviewView implements View {
         text.setId("review-text");
         text.setPromptText(Strings.say("review.text"));
         text.setPrefWidth(240);
+        text.setOnAction(event -> bench.focusEditor());
         text.textProperty().addListener((property, before, now) -> applyFilter());
         return Parts.row(
                 Parts.title("view.review"),
@@ -132,7 +133,10 @@ public final class ReviewView implements View {
     private void inHandChanged() {
         if (session.viewProperty().get() == ViewId.REVIEW) {
             showInHand();
-            bench.focusEditor();
+            // Narrowing the list down may change the segment in hand; the words being typed belong to the filter.
+            if (!text.isFocused()) {
+                bench.focusEditor();
+            }
         }
     }
 
