@@ -11,8 +11,8 @@ import java.util.regex.Pattern;
 
 /** Finds the numbers, times and dates of a text and reads them as values in the notation of its language. Thread-safe. */
 public final class NumberReader {
-    private static final Pattern TOKEN =
-            Pattern.compile("\\p{Nd}+(?:(?:[.,:/'\u2019\u00A0\u202F\u2009 -]|[hH](?=\\p{Nd}{2}))\\p{Nd}+)*");
+    private static final Pattern TOKEN = Pattern.compile(
+            "\\p{Nd}+(?:(?:[.,\u066B\u066C:/'\u2019\u00A0\u202F\u2009 -]|[hH](?=\\p{Nd}{2}))\\p{Nd}+)*");
     private static final Pattern ENUMERATION = Pattern.compile("\\d+(?:,\\d+){2,}");
     private static final Pattern GROUPED =
             Pattern.compile("\\d{1,3}(?:(\\D)\\d{3})(?:\\1\\d{3})*|\\d{1,2}(?:(\\D)\\d{2})(?:\\2\\d{2})*\\2\\d{3}");
@@ -69,11 +69,13 @@ public final class NumberReader {
                 signed, end, text.substring(signed, end), ReadNumber.Kind.NUMBER, numberValues(digits, sign)));
     }
 
-    private static String withAsciiDigits(String text) {
+    /** With ASCII digits, and with the separators that belong to Arabic digits (U+066B, U+066C) as this language's own. */
+    private String withAsciiDigits(String text) {
         StringBuilder result = new StringBuilder(text.length());
         text.chars().forEach(c -> {
             int digit = UCharacter.digit(c, 10);
-            result.append(digit >= 0 ? (char) ('0' + digit) : (char) c);
+            char mark = c == '\u066B' ? notation.decimal() : c == '\u066C' ? notation.grouping() : (char) c;
+            result.append(digit >= 0 ? (char) ('0' + digit) : mark);
         });
         return result.toString();
     }

@@ -54,6 +54,8 @@ class NumberReaderTest {
                     sv-SE | 2026-04-03             | 2026-04-03
                     hi-IN | 12,34,567              | 1234567
                     ar-EG | ١٢                     | 12
+                    ar-EG | ٣٫٥                    | 3.5
+                    ar-EG | ١٬٥٠٠                  | 1500
                     pl-PL | 1 234,5                | 1234.5
                     """)
     void numbersAreReadAsValuesInTheLanguagesOwnNotation(String language, String text, String values) {

@@ -36,7 +36,10 @@ public final class BoardView implements View {
                         Parts.quiet(Strings.say("board.drop")),
                         scroll),
                 "view");
-        session.intakeProperty().addListener((property, before, now) -> intake.show(now));
+        session.intakeProperty().addListener((property, before, now) -> {
+            intake.show(now);
+            refresh();
+        });
         intake.show(session.intakeProperty().get());
     }
 

@@ -75,7 +75,12 @@ final class Road extends Pane {
                     .getElements()
                     .add(new CubicCurveTo(
                             crossing + SLOPE / 2, level, crossing + SLOPE / 2, next, crossing + SLOPE, next));
-            labels.add(label(stop.words(), crossing + SLOPE, stop.out() ? FAR - 26 : NEAR + 6));
+            Label words = label(stop.words(), crossing + SLOPE, stop.out() ? FAR - 26 : NEAR + 6);
+            if (crossing > width / 2) {
+                // On the right half there is more room to the left.
+                words.layoutXProperty().bind(words.widthProperty().multiply(-1).add(crossing + SLOPE));
+            }
+            labels.add(words);
             at = crossing + SLOPE;
             level = next;
             paths.add(stretch(at, level));

@@ -13,6 +13,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.Message;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.document.State;
 import org.swaplane.lane.Trip;
@@ -68,6 +69,10 @@ public final class Shell extends StackPane {
     }
 
     private void show(ViewId view) {
+        Message message = session.messageProperty().get();
+        if (message != null && message.tone() == Message.Tone.DONE) {
+            session.dismissMessage();
+        }
         View front = views.get(view);
         centre.getChildren().setAll(messages, front.node());
         VBox.setVgrow(front.node(), Priority.ALWAYS);
