@@ -207,6 +207,19 @@ class JourneyTest extends ApplicationTest {
     }
 
     @Test
+    void aReviewedSegmentCanBeTakenBack() throws Exception {
+        takeIn();
+        push(KeyCode.ALT, KeyCode.DIGIT4);
+
+        push(KeyCode.CONTROL, KeyCode.ENTER);
+        assertThat(track().state(0)).isEqualTo(State.REVIEWED);
+        push(KeyCode.ALT, KeyCode.UP);
+        push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.ENTER);
+
+        assertThat(track().state(0)).isEqualTo(State.TRANSLATED);
+    }
+
+    @Test
     void theListCanBeNarrowedDownByWords() throws Exception {
         takeIn();
         push(KeyCode.ALT, KeyCode.DIGIT4);

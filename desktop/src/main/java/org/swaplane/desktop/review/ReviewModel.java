@@ -83,13 +83,19 @@ final class ReviewModel {
 
     /** Marks the segment in hand as reviewed and goes to the next open one. */
     void reviewed() {
-        Track track = session.track();
         int index = session.inHandProperty().get();
+        setState(State.REVIEWED);
+        nextOpen(index).ifPresent(session.inHandProperty()::set);
+    }
+
+    /** Sets the state of the segment in hand, where there is something that can have one. */
+    void setState(State state) {
+        int index = session.inHandProperty().get();
+        Track track = session.track();
         track.endTyping();
         if (!track.segment(index).locked() && !track.target(index).isEmpty()) {
-            session.setState(index, State.REVIEWED);
+            session.setState(index, state);
         }
-        nextOpen(index).ifPresent(session.inHandProperty()::set);
     }
 
     /** The next open segment of the list, from the top again after the last. */

@@ -25,6 +25,7 @@ import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.State;
 import org.swaplane.lane.Track;
 
 /** All segments, source and target side by side; the one in hand is open. */
@@ -101,6 +102,8 @@ public final class ReviewView implements View {
     public void addCommands(Commands commands) {
         BooleanSupplier here = () -> session.viewProperty().get() == ViewId.REVIEW && session.track() != null;
         commands.add("reviewed", "Shortcut+Enter", here, model::reviewed);
+        commands.add("open-again", "Shortcut+Shift+Enter", here, () -> model.setState(State.TRANSLATED));
+        commands.add("final", "", here, () -> model.setState(State.FINAL));
         commands.add("next-segment", "Alt+Down", here, () -> model.move(1));
         commands.add("previous-segment", "Alt+Up", here, () -> model.move(-1));
         commands.add("page-down", "Alt+Page_Down", here, () -> model.move(20));
