@@ -1,5 +1,6 @@
 package org.swaplane.cli;
 
+import java.io.IOException;
 import java.util.concurrent.Callable;
 import org.swaplane.desktop.Desktop;
 import picocli.CommandLine.Command;
@@ -8,7 +9,7 @@ import picocli.CommandLine.Command;
 @Command(name = "demo", description = "Opens the desktop with a fresh copy of the demo lane.")
 final class DemoCommand implements Callable<Integer> {
     @Override
-    public Integer call() {
+    public Integer call() throws IOException {
         Desktop.openDemo();
         return ExitStatus.ALL_WELL;
     }

@@ -1,5 +1,6 @@
 package org.swaplane.cli;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -17,7 +18,7 @@ final class OpenCommand implements Callable<Integer> {
     private Optional<Path> lane;
 
     @Override
-    public Integer call() {
+    public Integer call() throws IOException {
         Desktop.open(lane);
         return ExitStatus.ALL_WELL;
     }

@@ -1,7 +1,6 @@
 package org.swaplane.desktop;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -20,24 +19,21 @@ public final class Desktop {
     private Desktop() {}
 
     /** With a fresh copy of the demo lane. */
-    public static void openDemo() {
-        try {
-            Path folder = Files.createTempDirectory("swaplane-demo");
-            System.err.println("swaplane: the demo lane is in " + folder);
-            SwapLaneApplication.start(() -> DemoLane.createWithReturnedCopy(folder, Clock.systemUTC()));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+    public static void openDemo() throws IOException {
+        Path folder = Files.createTempDirectory("swaplane-demo");
+        System.err.println("swaplane: the demo lane is in " + folder);
+        SwapLaneApplication.start(DemoLane.createWithReturnedCopy(folder, Clock.systemUTC()));
     }
 
     /** With a lane: the given one, made when its folder holds none; else that of last time; else a new one in the home folder. */
-    public static void open(Optional<Path> lane) {
+    public static void open(Optional<Path> lane) throws IOException {
         Preferences remembered = Preferences.userNodeForPackage(Desktop.class);
         Path home = Path.of(System.getProperty("user.home"), "Swap Lane");
         Path folder = lane.orElseGet(() -> Path.of(remembered.get(LAST, home.toString())))
                 .toAbsolutePath();
+        Lane opened = openOrCreate(folder);
         remembered.put(LAST, folder.toString());
-        SwapLaneApplication.start(() -> openOrCreate(folder));
+        SwapLaneApplication.start(opened);
     }
 
     private static Lane openOrCreate(Path folder) throws IOException {

@@ -1,7 +1,6 @@
 package org.swaplane.desktop;
 
 import java.io.File;
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Application;
@@ -14,24 +13,19 @@ import org.swaplane.lane.Lane;
 
 /** The window over one lane. */
 public final class SwapLaneApplication extends Application {
-    private static LaneOpener opener;
+    private static Lane lane;
 
     private LaneSession session;
 
-    /** Opens the lane that the window shows. */
-    interface LaneOpener {
-        Lane open() throws IOException;
-    }
-
-    /** JavaFX makes the application itself, so what to open waits here for it. */
-    static void start(LaneOpener lane) {
-        opener = lane;
+    /** JavaFX makes the application itself, so the open lane waits here for it. */
+    static void start(Lane opened) {
+        lane = opened;
         launch(SwapLaneApplication.class);
     }
 
     @Override
-    public void start(Stage stage) throws IOException {
-        session = new LaneSession(opener.open());
+    public void start(Stage stage) {
+        session = new LaneSession(lane);
         Scene scene = Window.scene(session, () -> choose(stage));
         stage.setTitle(Strings.say("app.title", session.lane().name()));
         stage.setScene(scene);
