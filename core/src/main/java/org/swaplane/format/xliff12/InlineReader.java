@@ -13,6 +13,7 @@ import org.swaplane.content.Tag;
 import org.swaplane.content.Text;
 import org.swaplane.format.ElementText;
 import org.swaplane.format.RecentText;
+import org.swaplane.format.StartTag;
 
 /**
  * Reads what stands in a {@code source} or {@code target}: {@code g} and {@code mrk} are pairs around text, {@code bx}/{@code ex}

@@ -4,11 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
 import org.swaplane.content.Content;
-import org.swaplane.content.Run;
-import org.swaplane.content.Tag;
-import org.swaplane.content.Text;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
@@ -17,6 +13,8 @@ import org.swaplane.format.EncodedText;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Splice;
 import org.swaplane.format.SplicedCopy;
+import org.swaplane.format.StartTag;
+import org.swaplane.format.XmlContent;
 import org.swaplane.task.Progress;
 
 /** An XLIFF 1.2 file that was read: its document, and where each target stands in it. */
@@ -98,22 +96,6 @@ final class Xliff12File implements BilingualFile {
     }
 
     private static String written(Content content, TargetSlot slot) {
-        String lineEnd = slot.indent().startsWith("\r\n") ? "\r\n" : "\n";
-        return content.runs().stream().map(run -> written(run, lineEnd)).collect(Collectors.joining());
-    }
-
-    private static String written(Run run, String lineEnd) {
-        if (run instanceof Tag tag) {
-            return tag.code();
-        }
-        if (run instanceof Text text) {
-            return text.value()
-                    .replace("&", "&amp;")
-                    .replace("<", "&lt;")
-                    .replace(">", "&gt;")
-                    .replace("\r", "&#13;")
-                    .replace("\n", lineEnd);
-        }
-        throw new AssertionError(run);
+        return XmlContent.written(content, slot.indent().startsWith("\r\n") ? "\r\n" : "\n");
     }
 }

@@ -10,85 +10,44 @@ import java.util.Map;
 import java.util.Set;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
-import org.codehaus.stax2.XMLStreamReader2;
 import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
-import org.swaplane.document.Problem;
 import org.swaplane.document.Segment;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.ElementText;
 import org.swaplane.format.EncodedText;
-import org.swaplane.format.RecentText;
-import org.swaplane.format.SafeXml;
-import org.swaplane.task.CannotProceedException;
+import org.swaplane.format.XmlPass;
 import org.swaplane.task.Progress;
 
 /** One pass over an XLIFF 1.2 file: its segments, and the slot of each target. */
-final class Xliff12Reader {
-    private static final int MOST_PROBLEMS = 200;
+final class Xliff12Reader extends XmlPass {
     private static final Set<String> NAMESPACES =
             Set.of("", "urn:oasis:names:tc:xliff:document:1.2", "urn:oasis:names:tc:xliff:document:1.1");
 
-    private final EncodedText text;
-    private final Progress progress;
     private final List<Part> parts = new ArrayList<>();
     private final List<Segment> segments = new ArrayList<>();
     private final List<TargetSlot> slots = new ArrayList<>();
-    private final List<Problem> problems = new ArrayList<>();
     private final Map<String, Integer> keys = new HashMap<>();
     /** For each open group: its id, and whether {@code translate} is {@code no} in it. */
     private final Deque<Group> groups = new ArrayDeque<>();
 
-    private RecentText recent;
-    private XMLStreamReader2 xml;
-
     private record Group(String id, boolean locked) {}
 
     Xliff12Reader(EncodedText text, Progress progress) {
-        this.text = text;
-        this.progress = progress;
+        super(text, progress);
     }
 
     BilingualFile read() throws IOException {
-        try (RecentText reader = new RecentText(text.open())) {
-            recent = reader;
-            xml = (XMLStreamReader2) SafeXml.factory().createXMLStreamReader(reader);
-            while (xml.hasNext()) {
-                step(xml.next());
-            }
-            xml.close();
-        } catch (XMLStreamException e) {
-            throw notWellFormed(e);
-        }
+        run();
         BilingualDocument document =
                 new BilingualDocument(Xliff12Format.ID, text.encoding().label(), parts, segments, problems);
         return new Xliff12File(text, document, slots);
     }
 
-    private CannotProceedException notWellFormed(XMLStreamException e) {
-        if (e.getNestedException() instanceof CannotProceedException unreadable) {
-            return unreadable;
-        }
-        var at = e.getLocation();
-        String what = e.getMessage() == null ? "not well-formed XML" : firstLine(e.getMessage());
-        return new CannotProceedException(
-                new CannotProceedException.Place(
-                        text.source().name(),
-                        at == null ? 0 : at.getLineNumber(),
-                        at == null ? 0 : at.getColumnNumber()),
-                "the file is not well-formed XML: " + what,
-                "correct it there, or ask the sender for the file again",
-                e);
-    }
-
-    private static String firstLine(String message) {
-        int end = message.indexOf('\n');
-        return end < 0 ? message : message.substring(0, end);
-    }
-
-    private void step(int event) throws XMLStreamException {
+    @Override
+    protected void step(int event) throws XMLStreamException {
         if (event == XMLStreamConstants.START_ELEMENT && isOurs()) {
             switch (xml.getLocalName()) {
                 case "file" -> openFile();
@@ -157,24 +116,10 @@ final class Xliff12Reader {
     }
 
     private void readSource(UnitDraft unit) throws XMLStreamException {
-        String prefix = xml.getPrefix();
-        unit.prefix = prefix == null || prefix.isEmpty() ? "" : prefix + ':';
-        unit.indent = indentBefore(unit, start());
+        unit.prefix = prefix();
+        unit.indent = indentBefore(unit.tagEnd, start());
         unit.source = new InlineReader(xml, recent).read();
         unit.sourceEnd = end();
-    }
-
-    private String indentBefore(UnitDraft unit, long offset) throws XMLStreamException {
-        String before = recent.text(unit.tagEnd, offset);
-        int at = before.length();
-        while (at > 0 && " \t".indexOf(before.charAt(at - 1)) >= 0) {
-            at--;
-        }
-        if (at > 0 && before.charAt(at - 1) == '\n') {
-            at -= at > 1 && before.charAt(at - 2) == '\r' ? 2 : 1;
-            return before.substring(at).intern();
-        }
-        return "";
     }
 
     private void readTarget(UnitDraft unit) throws XMLStreamException {
@@ -239,29 +184,9 @@ final class Xliff12Reader {
         }
     }
 
-    private boolean isOurs() {
-        String namespace = xml.getNamespaceURI();
-        return namespace == null || NAMESPACES.contains(namespace);
-    }
-
-    private String attribute(String name) {
-        String value = xml.getAttributeValue(null, name);
-        return value == null ? "" : value;
-    }
-
-    private void problem(String message) {
-        if (problems.size() < MOST_PROBLEMS) {
-            var at = xml.getLocation();
-            problems.add(new Problem(at.getLineNumber(), at.getColumnNumber(), message));
-        }
-    }
-
-    private long start() throws XMLStreamException {
-        return xml.getLocationInfo().getStartingCharOffset();
-    }
-
-    private long end() throws XMLStreamException {
-        return xml.getLocationInfo().getEndingCharOffset();
+    @Override
+    protected boolean isOurNamespace(String namespace) {
+        return NAMESPACES.contains(namespace);
     }
 
     /** What is known of a unit while it is being read. */

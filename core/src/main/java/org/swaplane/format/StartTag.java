@@ -1,14 +1,13 @@
-package org.swaplane.format.xliff12;
+package org.swaplane.format;
 
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** A start tag as it stands in the file, in which single attributes can be set without touching anything else. */
-record StartTag(String raw) {
+public record StartTag(String raw) {
     /** The tag with the attribute set; an attribute that is there keeps its place and its quotes. */
-    StartTag with(String name, String value) {
-        Matcher matcher = Pattern.compile("(\\s" + Pattern.quote(name) + "\\s*=\\s*)(\"[^\"]*\"|'[^']*')")
-                .matcher(raw);
+    public StartTag with(String name, String value) {
+        Matcher matcher = attribute(name);
         if (matcher.find()) {
             char quote = matcher.group(2).charAt(0);
             return new StartTag(
@@ -21,19 +20,30 @@ record StartTag(String raw) {
         return new StartTag(raw.substring(0, end) + ' ' + name + "=\"" + value + '"' + raw.substring(end));
     }
 
-    boolean isEmptyElement() {
+    /** The tag without the attribute. */
+    public StartTag without(String name) {
+        Matcher matcher = attribute(name);
+        return matcher.find() ? new StartTag(raw.substring(0, matcher.start()) + raw.substring(matcher.end())) : this;
+    }
+
+    private Matcher attribute(String name) {
+        return Pattern.compile("(\\s+" + Pattern.quote(name) + "\\s*=\\s*)(\"[^\"]*\"|'[^']*')")
+                .matcher(raw);
+    }
+
+    public boolean isEmptyElement() {
         return raw.endsWith("/>");
     }
 
     /** The tag of an element that has content: {@code <g id="1"/>} becomes {@code <g id="1">}. */
-    StartTag opened() {
+    public StartTag opened() {
         return isEmptyElement()
                 ? new StartTag(raw.substring(0, raw.length() - 2).stripTrailing() + '>')
                 : this;
     }
 
     /** Name with prefix. */
-    String name() {
+    public String name() {
         int end = 1;
         while (end < raw.length() && " \t\r\n/>".indexOf(raw.charAt(end)) < 0) {
             end++;

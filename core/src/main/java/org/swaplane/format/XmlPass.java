@@ -1,0 +1,116 @@
+package org.swaplane.format;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import javax.xml.stream.XMLStreamException;
+import org.codehaus.stax2.XMLStreamReader2;
+import org.swaplane.document.Problem;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/** One pass over an XML file that knows where in the text everything stands and lists what is odd about it. */
+public abstract class XmlPass {
+    private static final int MOST_PROBLEMS = 200;
+
+    protected final EncodedText text;
+    protected final Progress progress;
+    protected final List<Problem> problems = new ArrayList<>();
+    protected RecentText recent;
+    protected XMLStreamReader2 xml;
+
+    protected XmlPass(EncodedText text, Progress progress) {
+        this.text = text;
+        this.progress = progress;
+    }
+
+    /** What to do at an event of the parser; may read on as far as the end of the element. */
+    protected abstract void step(int event) throws XMLStreamException;
+
+    /** Whether elements of this namespace are those of the format. */
+    protected abstract boolean isOurNamespace(String namespace);
+
+    /** Goes through the file. */
+    protected final void run() throws IOException {
+        try (RecentText reader = new RecentText(text.open())) {
+            recent = reader;
+            xml = (XMLStreamReader2) SafeXml.factory().createXMLStreamReader(reader);
+            while (xml.hasNext()) {
+                step(xml.next());
+            }
+            xml.close();
+        } catch (XMLStreamException e) {
+            throw notWellFormed(e);
+        }
+    }
+
+    private CannotProceedException notWellFormed(XMLStreamException e) {
+        if (e.getNestedException() instanceof CannotProceedException unreadable) {
+            return unreadable;
+        }
+        var at = e.getLocation();
+        String what = e.getMessage() == null ? "not well-formed XML" : firstLine(e.getMessage());
+        return new CannotProceedException(
+                new CannotProceedException.Place(
+                        text.source().name(),
+                        at == null ? 0 : at.getLineNumber(),
+                        at == null ? 0 : at.getColumnNumber()),
+                "the file is not well-formed XML: " + what,
+                "correct it there, or ask the sender for the file again",
+                e);
+    }
+
+    private static String firstLine(String message) {
+        int end = message.indexOf('\n');
+        return end < 0 ? message : message.substring(0, end);
+    }
+
+    /** Whether the element that the parser stands on is one of the format. */
+    protected final boolean isOurs() {
+        String namespace = xml.getNamespaceURI();
+        return isOurNamespace(namespace == null ? "" : namespace);
+    }
+
+    /** An attribute without namespace, empty when it is not there. */
+    protected final String attribute(String name) {
+        String value = xml.getAttributeValue(null, name);
+        return value == null ? "" : value;
+    }
+
+    protected final void problem(String message) {
+        if (problems.size() < MOST_PROBLEMS) {
+            var at = xml.getLocation();
+            problems.add(new Problem(at.getLineNumber(), at.getColumnNumber(), message));
+        }
+    }
+
+    /** Begin of what the parser stands on, in UTF-16 units of the text. */
+    protected final long start() throws XMLStreamException {
+        return xml.getLocationInfo().getStartingCharOffset();
+    }
+
+    /** End of what the parser stands on. */
+    protected final long end() throws XMLStreamException {
+        return xml.getLocationInfo().getEndingCharOffset();
+    }
+
+    /** Prefix of the element's name with its colon, or nothing. */
+    protected final String prefix() {
+        String prefix = xml.getPrefix();
+        return prefix == null || prefix.isEmpty() ? "" : prefix + ':';
+    }
+
+    /** Line end and white space before {@code offset}, empty when something else stands on that line after {@code from}. */
+    protected final String indentBefore(long from, long offset) {
+        String before = recent.text(from, offset);
+        int at = before.length();
+        while (at > 0 && " \t".indexOf(before.charAt(at - 1)) >= 0) {
+            at--;
+        }
+        if (at > 0 && before.charAt(at - 1) == '\n') {
+            at -= at > 1 && before.charAt(at - 2) == '\r' ? 2 : 1;
+            return before.substring(at).intern();
+        }
+        return "";
+    }
+}
