@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
+import org.swaplane.content.Content;
 import org.swaplane.document.Problem;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
@@ -94,14 +95,30 @@ public abstract class XmlPass {
         return xml.getLocationInfo().getEndingCharOffset();
     }
 
+    /** Reads the source that the parser stands on. */
+    protected final void readSource(TargetDraft draft, InlinePass inline) throws XMLStreamException {
+        String prefix = prefix();
+        String indent = indentBefore(draft.ownerEnd(), start());
+        Content content = inline.read();
+        draft.source(content, end(), prefix, indent);
+    }
+
+    /** Reads the target that the parser stands on. */
+    protected final void readTarget(TargetDraft draft, InlinePass inline) throws XMLStreamException {
+        long start = start();
+        long contentStart = end();
+        Content content = inline.read();
+        draft.target(content, start, contentStart, start(), end());
+    }
+
     /** Prefix of the element's name with its colon, or nothing. */
-    protected final String prefix() {
+    private String prefix() {
         String prefix = xml.getPrefix();
         return prefix == null || prefix.isEmpty() ? "" : prefix + ':';
     }
 
     /** Line end and white space before {@code offset}, empty when something else stands on that line after {@code from}. */
-    protected final String indentBefore(long from, long offset) {
+    private String indentBefore(long from, long offset) {
         String before = recent.text(from, offset);
         int at = before.length();
         while (at > 0 && " \t".indexOf(before.charAt(at - 1)) >= 0) {

@@ -4,7 +4,8 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
-import org.swaplane.content.Content;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
@@ -14,7 +15,7 @@ import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Splice;
 import org.swaplane.format.SplicedCopy;
 import org.swaplane.format.StartTag;
-import org.swaplane.format.XmlContent;
+import org.swaplane.format.TargetSlot;
 import org.swaplane.task.Progress;
 
 /** An XLIFF 1.2 file that was read: its document, and where each target stands in it. */
@@ -47,33 +48,18 @@ final class Xliff12File implements BilingualFile {
     private static void addSplices(List<Splice> splices, SegmentEdit edit, Segment segment, TargetSlot slot) {
         boolean newTarget = !edit.target().equals(segment.target());
         boolean newState = edit.state() != segment.state() || wouldReadAsTranslated(edit, segment);
-        boolean insert = !slot.exists() && (newTarget || newState && edit.state() != State.INITIAL);
+        String state = States12.write(edit.state());
         if (newState && approvedChanges(edit.state(), segment.state())) {
             String approved = States12.isApproved(edit.state()) ? "yes" : "no";
-            splices.add(new Splice(slot.unitTag(), slot.unitTagEnd(), segment.key(), raw -> new StartTag(raw)
-                    .with("approved", approved)
-                    .raw()));
+            splices.add(slot.ownerTag(segment.key(), tag -> tag.with("approved", approved)));
         }
-        if (insert) {
-            splices.add(new Splice(slot.start(), slot.start(), segment.key(), none -> inserted(edit, slot)));
-        } else if (slot.isEmptyElement() && (newTarget || newState)) {
-            splices.add(new Splice(slot.start(), slot.end(), segment.key(), raw -> {
-                StartTag tag =
-                        newState ? new StartTag(raw).with("state", States12.write(edit.state())) : new StartTag(raw);
-                return newTarget
-                        ? tag.opened().raw() + written(edit.target(), slot) + "</" + tag.name() + '>'
-                        : tag.raw();
-            }));
-        } else if (slot.exists()) {
-            if (newState) {
-                splices.add(new Splice(slot.start(), slot.contentStart(), segment.key(), raw -> new StartTag(raw)
-                        .with("state", States12.write(edit.state()))
-                        .raw()));
-            }
-            if (newTarget) {
-                splices.add(new Splice(
-                        slot.contentStart(), slot.contentEnd(), segment.key(), raw -> written(edit.target(), slot)));
-            }
+        if (slot.exists()) {
+            Optional<UnaryOperator<StartTag>> tag =
+                    newState ? Optional.of(each -> each.with("state", state)) : Optional.empty();
+            splices.addAll(slot.rewrite(segment.key(), tag, newTarget ? Optional.of(edit.target()) : Optional.empty()));
+        } else if (newTarget || newState && edit.state() != State.INITIAL) {
+            String attributes = edit.state() == State.TRANSLATED ? "" : " state=\"" + state + '"';
+            splices.add(slot.insert(segment.key(), attributes, edit.target()));
         }
     }
 
@@ -87,15 +73,5 @@ final class Xliff12File implements BilingualFile {
     /** {@code approved} is only touched where it would say something else than before. */
     private static boolean approvedChanges(State now, State before) {
         return States12.isApproved(now) != States12.isApproved(before);
-    }
-
-    private static String inserted(SegmentEdit edit, TargetSlot slot) {
-        String name = slot.prefix() + "target";
-        String state = edit.state() == State.TRANSLATED ? "" : " state=\"" + States12.write(edit.state()) + '"';
-        return slot.indent() + '<' + name + state + '>' + written(edit.target(), slot) + "</" + name + '>';
-    }
-
-    private static String written(Content content, TargetSlot slot) {
-        return XmlContent.written(content, slot.indent().startsWith("\r\n") ? "\r\n" : "\n");
     }
 }

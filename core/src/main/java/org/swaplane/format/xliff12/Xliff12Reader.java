@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.Set;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
-import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
@@ -18,6 +17,8 @@ import org.swaplane.document.Segment;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.ElementText;
 import org.swaplane.format.EncodedText;
+import org.swaplane.format.TargetDraft;
+import org.swaplane.format.TargetSlot;
 import org.swaplane.format.XmlPass;
 import org.swaplane.task.Progress;
 
@@ -87,7 +88,7 @@ final class Xliff12Reader extends XmlPass {
                 lockedHere(),
                 attribute("approved").equals("yes"));
         unit.maxLength = characters(attribute("maxwidth"));
-        recent.forgetBefore(unit.tag);
+        recent.forgetBefore(start());
         if (parts.isEmpty()) {
             problem("unit " + unit.id + " stands outside a file element");
             parts.add(new Part("", "", ""));
@@ -105,7 +106,7 @@ final class Xliff12Reader extends XmlPass {
     private void readChild(UnitDraft unit) throws XMLStreamException {
         String name = isOurs() ? xml.getLocalName() : "";
         switch (name) {
-            case "source" -> readSource(unit);
+            case "source" -> readSource(unit.draft, new InlineReader(xml, recent));
             case "target" -> readTarget(unit);
             case "note" -> {
                 String from = attribute("from");
@@ -115,33 +116,21 @@ final class Xliff12Reader extends XmlPass {
         }
     }
 
-    private void readSource(UnitDraft unit) throws XMLStreamException {
-        unit.prefix = prefix();
-        unit.indent = indentBefore(unit.tagEnd, start());
-        unit.source = new InlineReader(xml, recent).read();
-        unit.sourceEnd = end();
-    }
-
     private void readTarget(UnitDraft unit) throws XMLStreamException {
-        if (unit.hasTarget) {
+        if (unit.draft.hasTarget()) {
             problem("unit " + unit.id + " has two targets; the first one is used");
             xml.skipElement();
             return;
         }
-        unit.hasTarget = true;
         unit.nativeState = attribute("state");
         if (!States12.isKnown(unit.nativeState)) {
             problem("unit " + unit.id + " has the unknown state '" + unit.nativeState + "', taken for translated");
         }
-        unit.targetStart = start();
-        unit.contentStart = end();
-        unit.target = new InlineReader(xml, recent).read();
-        unit.contentEnd = start();
-        unit.targetEnd = end();
+        readTarget(unit.draft, new InlineReader(xml, recent));
     }
 
     private void finish(UnitDraft unit) {
-        if (unit.source == null) {
+        if (!unit.draft.hasSource()) {
             problem("unit " + unit.id + " has no source and is left out");
             return;
         }
@@ -154,14 +143,14 @@ final class Xliff12Reader extends XmlPass {
                 before > 1 ? path + '~' + before : path,
                 parts.size() - 1,
                 unit.id,
-                unit.source,
-                unit.target,
-                States12.read(unit.hasTarget && !unit.target.isEmpty(), unit.nativeState, unit.approved),
+                unit.draft.source(),
+                unit.draft.target(),
+                States12.read(!unit.draft.target().isEmpty(), unit.nativeState, unit.approved),
                 unit.nativeState,
                 unit.locked,
                 unit.notes,
                 unit.maxLength));
-        slots.add(unit.slot());
+        slots.add(unit.draft.slot());
     }
 
     private String path() {
@@ -191,37 +180,19 @@ final class Xliff12Reader extends XmlPass {
 
     /** What is known of a unit while it is being read. */
     private static final class UnitDraft {
-        private final long tag;
-        private final long tagEnd;
+        private final TargetDraft draft;
         private final String id;
         private final boolean locked;
         private final boolean approved;
         private final List<Note> notes = new ArrayList<>(0);
-        private String prefix = "";
-        private String indent = "";
-        private Content source;
-        private long sourceEnd;
-        private boolean hasTarget;
-        private Content target = Content.EMPTY;
         private String nativeState = "";
         private int maxLength;
-        private long targetStart;
-        private long contentStart;
-        private long contentEnd;
-        private long targetEnd;
 
-        private UnitDraft(long tag, long tagEnd, String id, boolean locked, boolean approved) {
-            this.tag = tag;
-            this.tagEnd = tagEnd;
+        private UnitDraft(TargetDraft draft, String id, boolean locked, boolean approved) {
+            this.draft = draft;
             this.id = id;
             this.locked = locked;
             this.approved = approved;
-        }
-
-        private TargetSlot slot() {
-            return hasTarget
-                    ? new TargetSlot(tag, tagEnd, targetStart, contentStart, contentEnd, targetEnd, indent, prefix)
-                    : new TargetSlot(tag, tagEnd, sourceEnd, sourceEnd, sourceEnd, sourceEnd, indent, prefix);
         }
     }
 }

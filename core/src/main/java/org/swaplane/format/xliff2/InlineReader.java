@@ -1,0 +1,48 @@
+package org.swaplane.format.xliff2;
+
+import java.util.Map;
+import javax.xml.stream.XMLStreamException;
+import org.codehaus.stax2.XMLStreamReader2;
+import org.swaplane.content.Tag;
+import org.swaplane.format.InlinePass;
+import org.swaplane.format.RecentText;
+
+/**
+ * Reads what stands in a {@code source} or {@code target}: {@code pc} and {@code mrk} are pairs around text, {@code sc}/{@code ec} and
+ * {@code sm}/{@code em} are pairs by {@code startRef}, everything else is one tag that stands alone (XLIFF 2.1, section 4.2.3).
+ */
+final class InlineReader extends InlinePass {
+    private final Map<String, String> originalData;
+
+    /** The unit's original data by id says what a code stands for. */
+    InlineReader(XMLStreamReader2 xml, RecentText recent, Map<String, String> originalData) {
+        super(xml, recent);
+        this.originalData = originalData;
+    }
+
+    @Override
+    protected void startElement(String name) throws XMLStreamException {
+        String label = label("disp", "dataRef");
+        switch (name) {
+            case "pc" ->
+                pair("pc:" + attribute("id"), label("dispStart", "dataRefStart"), label("dispEnd", "dataRefEnd"));
+            case "mrk" -> pair("mrk:" + attribute("id"), attribute("type"), "");
+            case "sc" -> whole(Tag.Kind.OPEN, "sc:" + attribute("id"), label);
+            case "sm" -> whole(Tag.Kind.OPEN, "sm:" + attribute("id"), attribute("type"));
+            // An end whose start is in another unit has an id of its own.
+            case "ec" -> whole(Tag.Kind.CLOSE, "sc:" + firstOf("startRef", "id"), label);
+            case "em" -> whole(Tag.Kind.CLOSE, "sm:" + firstOf("startRef", "id"), "");
+            case "cp" -> whole(Tag.Kind.STANDALONE, "cp:" + attribute("hex"), "U+" + attribute("hex"));
+            default -> whole(Tag.Kind.STANDALONE, name + ':' + attribute("id"), label);
+        }
+    }
+
+    private String label(String disp, String dataRef) {
+        String shown = attribute(disp);
+        String data = originalData.getOrDefault(attribute(dataRef), "");
+        if (!shown.isEmpty() || !data.isEmpty()) {
+            return shown.isEmpty() ? data : shown;
+        }
+        return firstOf("equiv", "type");
+    }
+}
