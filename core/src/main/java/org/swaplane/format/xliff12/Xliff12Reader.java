@@ -82,8 +82,7 @@ final class Xliff12Reader extends XmlPass {
         progress.checkCancelled();
         progress.at(segments.size(), 0);
         UnitDraft unit = new UnitDraft(
-                start(),
-                end(),
+                new TargetDraft(start(), end()),
                 attribute("id"),
                 lockedHere(),
                 attribute("approved").equals("yes"));

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
@@ -46,10 +45,13 @@ final class Xliff2File implements BilingualFile {
     }
 
     private static void addSplices(List<Splice> splices, SegmentEdit edit, Segment segment, TargetSlot slot) {
-        if (edit.state() != segment.state()) {
+        boolean newTarget = !edit.target().equals(segment.target());
+        // A state in the file counts only once there is a target.
+        boolean wakesAnotherState = newTarget && States2.read(segment.nativeState()) != edit.state();
+        if (edit.state() != segment.state() || wakesAnotherState) {
             splices.add(slot.ownerTag(segment.key(), tag -> stated(tag, edit.state())));
         }
-        if (!edit.target().equals(segment.target())) {
+        if (newTarget) {
             if (slot.exists()) {
                 splices.addAll(slot.rewrite(segment.key(), Optional.empty(), Optional.of(edit.target())));
             } else {
@@ -60,6 +62,6 @@ final class Xliff2File implements BilingualFile {
 
     /** A sub-state refines one state, so it goes when the state changes (XLIFF 2.1, section 4.7.3.1, subState). */
     private static StartTag stated(StartTag tag, State state) {
-        return tag.with("state", state.name().toLowerCase(Locale.ROOT)).without("subState");
+        return tag.with("state", States2.write(state)).without("subState");
     }
 }

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
@@ -184,16 +183,10 @@ final class Xliff2Reader extends XmlPass {
 
     /** Without a target nothing is translated, whatever the attribute says. */
     private State state(UnitDraft unit, String written, boolean hasTarget) {
-        if (written.isEmpty() || !hasTarget) {
-            return State.INITIAL;
+        if (!States2.isKnown(written)) {
+            problem("unit " + unit.id + " has the unknown state '" + written + "', taken for initial");
         }
-        for (State state : State.values()) {
-            if (state.name().toLowerCase(Locale.ROOT).equals(written)) {
-                return state;
-            }
-        }
-        problem("unit " + unit.id + " has the unknown state '" + written + "', taken for initial");
-        return State.INITIAL;
+        return hasTarget ? States2.read(written) : State.INITIAL;
     }
 
     private String path() {

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.Charset;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -17,6 +16,7 @@ import org.swaplane.content.Content;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
+import org.swaplane.format.SampleEncoding;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
@@ -68,17 +68,11 @@ class Xliff12FidelityTest {
 
     /** Everything before the first unit and after its end is the same. */
     private static void assertOnlyTheFirstUnitDiffers(byte[] file, byte[] written) {
-        Charset charset = charset(file);
+        Charset charset = SampleEncoding.of(file);
         String before = new String(file, charset);
         String after = new String(written, charset);
         assertThat(after).startsWith(before.substring(0, before.indexOf("<trans-unit")));
         assertThat(after).endsWith(before.substring(before.indexOf("</trans-unit>")));
-    }
-
-    private static Charset charset(byte[] file) {
-        return file[0] == (byte) 0xFF
-                ? StandardCharsets.UTF_16LE
-                : file[0] == (byte) 0xFE ? StandardCharsets.UTF_16BE : StandardCharsets.UTF_8;
     }
 
     @Provide
@@ -108,40 +102,18 @@ class Xliff12FidelityTest {
                 .ofMinSize(1)
                 .ofMaxSize(6)
                 .map(list -> String.join("\n  ", list));
-        Arbitrary<Encoding> encodings = Arbitraries.of(Encoding.values());
+        Arbitrary<SampleEncoding> encodings = Arbitraries.of(SampleEncoding.values());
         return Combinators.combine(units, encodings, Arbitraries.of("\n", "\r\n"))
                 .as((text, encoding, lineEnd) ->
                         encoding.bytes(document(text, encoding).replace("\n", lineEnd)));
     }
 
-    private static String document(String units, Encoding encoding) {
-        return encoding.declaration
+    private static String document(String units, SampleEncoding encoding) {
+        return encoding.declaration()
                 + "<!-- made up -->\n<xliff version='1.2' xmlns=\"urn:oasis:names:tc:xliff:document:1.2\">\n"
                 + "<file original=\"info.json\" source-language='en-GB' target-language=\"de-DE\" datatype=\"plaintext\">"
                 + "<header><skl><internal-file>a &lt; b</internal-file></skl></header>\n<body>\n  "
                 + units + "\n</body></file></xliff>\n";
-    }
-
-    private enum Encoding {
-        UTF_8("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n", "", StandardCharsets.UTF_8),
-        UTF_8_WITHOUT_DECLARATION("", "", StandardCharsets.UTF_8),
-        UTF_8_BOM("<?xml version='1.0'?>\n", "\uFEFF", StandardCharsets.UTF_8),
-        UTF_16_LE("<?xml version=\"1.0\" encoding=\"UTF-16\"?>\n", "\uFEFF", StandardCharsets.UTF_16LE),
-        UTF_16_BE("<?xml version=\"1.0\" encoding=\"UTF-16\"?>\n", "\uFEFF", StandardCharsets.UTF_16BE);
-
-        private final String declaration;
-        private final String mark;
-        private final Charset charset;
-
-        Encoding(String declaration, String mark, Charset charset) {
-            this.declaration = declaration;
-            this.mark = mark;
-            this.charset = charset;
-        }
-
-        private byte[] bytes(String text) {
-            return (mark + text).getBytes(charset);
-        }
     }
 
     private static BilingualFile read(byte[] file) throws IOException {
