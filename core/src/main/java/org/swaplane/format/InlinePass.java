@@ -16,12 +16,14 @@ import org.swaplane.content.Text;
 public abstract class InlinePass {
     protected final XMLStreamReader2 xml;
     private final RecentText recent;
+    private final TagPool tags;
     private final List<Run> runs = new ArrayList<>(4);
     private final Deque<Tag> open = new ArrayDeque<>();
 
-    protected InlinePass(XMLStreamReader2 xml, RecentText recent) {
+    protected InlinePass(XMLStreamReader2 xml, RecentText recent, TagPool tags) {
         this.xml = xml;
         this.recent = recent;
+        this.tags = tags;
     }
 
     /** An element within the text begins; calls {@link #pair} or {@link #whole}. */
@@ -49,8 +51,8 @@ public abstract class InlinePass {
     protected final void pair(String id, String openLabel, String closeLabel) throws XMLStreamException {
         long start = xml.getLocationInfo().getStartingCharOffset();
         StartTag tag = new StartTag(recent.text(start, xml.getLocationInfo().getEndingCharOffset()));
-        runs.add(new Tag(Tag.Kind.OPEN, id, tag.opened().raw(), openLabel));
-        open.push(new Tag(Tag.Kind.CLOSE, id, "</" + tag.name() + '>', closeLabel));
+        runs.add(tags.shared(new Tag(Tag.Kind.OPEN, id, tag.opened().raw(), openLabel)));
+        open.push(tags.shared(new Tag(Tag.Kind.CLOSE, id, "</" + tag.name() + '>', closeLabel)));
     }
 
     /** The element with all that is in it is one tag; what is in it is its label, where there is something. */
@@ -58,7 +60,7 @@ public abstract class InlinePass {
         long start = xml.getLocationInfo().getStartingCharOffset();
         String inside = ElementText.read(xml);
         String raw = recent.text(start, xml.getLocationInfo().getEndingCharOffset());
-        runs.add(new Tag(kind, id, raw, inside.isEmpty() ? label : inside));
+        runs.add(tags.shared(new Tag(kind, id, raw, inside.isEmpty() ? label : inside)));
     }
 
     /** An attribute without namespace, empty when it is not there. */

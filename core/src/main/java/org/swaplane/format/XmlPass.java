@@ -17,6 +17,7 @@ public abstract class XmlPass {
     protected final EncodedText text;
     protected final Progress progress;
     protected final List<Problem> problems = new ArrayList<>();
+    protected final TagPool tags = new TagPool();
     protected RecentText recent;
     protected XMLStreamReader2 xml;
 

@@ -5,14 +5,15 @@ import org.codehaus.stax2.XMLStreamReader2;
 import org.swaplane.content.Tag;
 import org.swaplane.format.InlinePass;
 import org.swaplane.format.RecentText;
+import org.swaplane.format.TagPool;
 
 /**
  * Reads what stands in a {@code source} or {@code target}: {@code g} and {@code mrk} are pairs around text, {@code bx}/{@code ex}
  * and {@code bpt}/{@code ept} are pairs by {@code rid}, everything else is one tag that stands alone (XLIFF 1.2, section 2.5).
  */
 final class InlineReader extends InlinePass {
-    InlineReader(XMLStreamReader2 xml, RecentText recent) {
-        super(xml, recent);
+    InlineReader(XMLStreamReader2 xml, RecentText recent, TagPool tags) {
+        super(xml, recent, tags);
     }
 
     @Override

@@ -47,7 +47,7 @@ final class Xliff12File implements BilingualFile {
 
     private static void addSplices(List<Splice> splices, SegmentEdit edit, Segment segment, TargetSlot slot) {
         boolean newTarget = !edit.target().equals(segment.target());
-        boolean newState = edit.state() != segment.state() || wouldReadAsTranslated(edit, segment);
+        boolean newState = edit.state() != segment.state() || newTarget && wakesAnotherState(edit, segment);
         String state = States12.write(edit.state());
         if (newState && approvedChanges(edit.state(), segment.state())) {
             String approved = States12.isApproved(edit.state()) ? "yes" : "no";
@@ -63,11 +63,10 @@ final class Xliff12File implements BilingualFile {
         }
     }
 
-    /** A target without a state is a translation (2.3, state), so text that is none yet must say so. */
-    private static boolean wouldReadAsTranslated(SegmentEdit edit, Segment segment) {
-        return edit.state() == State.INITIAL
-                && segment.nativeState().isEmpty()
-                && !edit.target().isEmpty();
+    /** With the new target, the file's own words would say another state than the one that is meant. */
+    private static boolean wakesAnotherState(SegmentEdit edit, Segment segment) {
+        boolean approved = States12.isApproved(segment.state());
+        return States12.read(!edit.target().isEmpty(), segment.nativeState(), approved) != edit.state();
     }
 
     /** {@code approved} is only touched where it would say something else than before. */

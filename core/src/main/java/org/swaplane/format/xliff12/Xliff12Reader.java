@@ -105,7 +105,7 @@ final class Xliff12Reader extends XmlPass {
     private void readChild(UnitDraft unit) throws XMLStreamException {
         String name = isOurs() ? xml.getLocalName() : "";
         switch (name) {
-            case "source" -> readSource(unit.draft, new InlineReader(xml, recent));
+            case "source" -> readSource(unit.draft, new InlineReader(xml, recent, tags));
             case "target" -> readTarget(unit);
             case "note" -> {
                 String from = attribute("from");
@@ -121,11 +121,11 @@ final class Xliff12Reader extends XmlPass {
             xml.skipElement();
             return;
         }
-        unit.nativeState = attribute("state");
+        unit.nativeState = attribute("state").intern();
         if (!States12.isKnown(unit.nativeState)) {
             problem("unit " + unit.id + " has the unknown state '" + unit.nativeState + "', taken for translated");
         }
-        readTarget(unit.draft, new InlineReader(xml, recent));
+        readTarget(unit.draft, new InlineReader(xml, recent, tags));
     }
 
     private void finish(UnitDraft unit) {

@@ -6,6 +6,7 @@ import org.codehaus.stax2.XMLStreamReader2;
 import org.swaplane.content.Tag;
 import org.swaplane.format.InlinePass;
 import org.swaplane.format.RecentText;
+import org.swaplane.format.TagPool;
 
 /**
  * Reads what stands in a {@code source} or {@code target}: {@code pc} and {@code mrk} are pairs around text, {@code sc}/{@code ec} and
@@ -15,8 +16,8 @@ final class InlineReader extends InlinePass {
     private final Map<String, String> originalData;
 
     /** The unit's original data by id says what a code stands for. */
-    InlineReader(XMLStreamReader2 xml, RecentText recent, Map<String, String> originalData) {
-        super(xml, recent);
+    InlineReader(XMLStreamReader2 xml, RecentText recent, TagPool tags, Map<String, String> originalData) {
+        super(xml, recent, tags);
         this.originalData = originalData;
     }
 

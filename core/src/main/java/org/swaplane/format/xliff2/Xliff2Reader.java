@@ -140,7 +140,7 @@ final class Xliff2Reader extends XmlPass {
         TargetDraft draft = new TargetDraft(start(), end());
         unit.position++;
         String id = attribute("id").isEmpty() ? String.valueOf(unit.position) : attribute("id");
-        String state = attribute("state");
+        String state = attribute("state").intern();
         while (!endsOurs("segment", xml.next())) {
             if (xml.getEventType() == XMLStreamConstants.START_ELEMENT) {
                 switch (isOurs() ? xml.getLocalName() : "") {
@@ -154,7 +154,7 @@ final class Xliff2Reader extends XmlPass {
     }
 
     private InlineReader inline(UnitDraft unit) {
-        return new InlineReader(xml, recent, unit.originalData);
+        return new InlineReader(xml, recent, tags, unit.originalData);
     }
 
     private void finish(UnitDraft unit, String id, String state, TargetDraft draft) {

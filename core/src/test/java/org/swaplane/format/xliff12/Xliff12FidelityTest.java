@@ -61,6 +61,7 @@ class Xliff12FidelityTest {
 
         List<Segment> after = read(written).document().segments();
         assertThat(after.get(0).target()).isEqualTo(Content.of(target));
+        assertThat(after.get(0).state()).isEqualTo(state);
         assertThat(after.subList(1, after.size()))
                 .isEqualTo(before.document().segments().subList(1, after.size()));
         assertOnlyTheFirstUnitDiffers(file, written);
