@@ -34,6 +34,11 @@ public final class TargetDraft {
         indent = indentation;
     }
 
+    /** A target that is missing belongs behind {@code end}, not right behind the source. */
+    public void sourceEnds(long end) {
+        sourceEnd = end;
+    }
+
     /** The target was read. */
     public void target(Content content, long start, long startOfContent, long endOfContent, long end) {
         target = content;

@@ -43,33 +43,45 @@ public record TargetSlot(
 
     /** A target put in where there is none; {@code attributes} begin with a blank or are empty. */
     public Splice insert(String key, String attributes, Content content) {
+        return insertWritten(key, attributes, written(content));
+    }
+
+    /** The same with content that is XML already. */
+    public Splice insertWritten(String key, String attributes, String content) {
         String name = prefix + "target";
         return new Splice(
-                start,
-                start,
-                key,
-                none -> indent + '<' + name + attributes + '>' + written(content) + "</" + name + '>');
+                start, start, key, none -> indent + '<' + name + attributes + '>' + content + "</" + name + '>');
     }
 
     /** The target's start tag changed, or its content, or both. */
     public List<Splice> rewrite(String key, Optional<UnaryOperator<StartTag>> tag, Optional<Content> content) {
+        return rewriteWritten(key, tag, content.map(this::written));
+    }
+
+    /** The same with content that is XML already. */
+    public List<Splice> rewriteWritten(String key, Optional<UnaryOperator<StartTag>> tag, Optional<String> content) {
         List<Splice> splices = new ArrayList<>();
         if (isEmptyElement() && (tag.isPresent() || content.isPresent())) {
             splices.add(new Splice(start, end, key, raw -> {
                 StartTag changed =
                         tag.map(change -> change.apply(new StartTag(raw))).orElse(new StartTag(raw));
-                return content.map(each -> changed.opened().raw() + written(each) + "</" + changed.name() + '>')
+                return content.map(each -> changed.opened().raw() + each + "</" + changed.name() + '>')
                         .orElse(changed.raw());
             }));
             return splices;
         }
         tag.ifPresent(change -> splices.add(new Splice(
                 start, contentStart, key, raw -> change.apply(new StartTag(raw)).raw())));
-        content.ifPresent(each -> splices.add(new Splice(contentStart, contentEnd, key, raw -> written(each))));
+        content.ifPresent(each -> splices.add(new Splice(contentStart, contentEnd, key, raw -> each)));
         return splices;
     }
 
+    /** The line end that the file uses here. */
+    public String lineEnd() {
+        return indent.startsWith("\r\n") ? "\r\n" : "\n";
+    }
+
     private String written(Content content) {
-        return XmlContent.written(content, indent.startsWith("\r\n") ? "\r\n" : "\n");
+        return XmlContent.written(content, lineEnd());
     }
 }

@@ -3,7 +3,9 @@ package org.swaplane.format.xliff12;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.swaplane.document.BilingualDocument;
@@ -23,12 +25,22 @@ final class Xliff12File implements BilingualFile {
     private final EncodedText text;
     private final BilingualDocument document;
     private final List<TargetSlot> slots;
+    private final Map<Integer, SegmentedUnit> segmented;
 
-    /** Slots are in the order of the document's segments. */
-    Xliff12File(EncodedText text, BilingualDocument document, List<TargetSlot> slots) {
+    /**
+     * Slots are in the order of the document's segments.
+     *
+     * @param segmented the units with a segmented source, by the index of each of their segments
+     */
+    Xliff12File(
+            EncodedText text,
+            BilingualDocument document,
+            List<TargetSlot> slots,
+            Map<Integer, SegmentedUnit> segmented) {
         this.text = text;
         this.document = document;
         this.slots = List.copyOf(slots);
+        this.segmented = Map.copyOf(segmented);
     }
 
     @Override
@@ -39,9 +51,16 @@ final class Xliff12File implements BilingualFile {
     @Override
     public void write(List<SegmentEdit> edits, OutputStream out, Progress progress) throws IOException {
         List<Splice> splices = new ArrayList<>();
+        Map<SegmentedUnit, List<SegmentEdit>> byUnit = new LinkedHashMap<>();
         for (SegmentEdit edit : edits) {
-            addSplices(splices, edit, document.segments().get(edit.segment()), slots.get(edit.segment()));
+            SegmentedUnit unit = segmented.get(edit.segment());
+            if (unit == null) {
+                addSplices(splices, edit, document.segments().get(edit.segment()), slots.get(edit.segment()));
+            } else {
+                byUnit.computeIfAbsent(unit, none -> new ArrayList<>()).add(edit);
+            }
         }
+        byUnit.forEach((unit, own) -> splices.addAll(unit.splices(own, document.segments())));
         SplicedCopy.write(text, splices, out, progress);
     }
 

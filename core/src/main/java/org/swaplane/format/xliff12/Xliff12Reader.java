@@ -7,9 +7,11 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
+import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
@@ -30,6 +32,7 @@ final class Xliff12Reader extends XmlPass {
     private final List<Part> parts = new ArrayList<>();
     private final List<Segment> segments = new ArrayList<>();
     private final List<TargetSlot> slots = new ArrayList<>();
+    private final Map<Integer, SegmentedUnit> segmented = new HashMap<>();
     private final Map<String, Integer> keys = new HashMap<>();
     /** For each open group: its id, and whether {@code translate} is {@code no} in it. */
     private final Deque<Group> groups = new ArrayDeque<>();
@@ -44,7 +47,7 @@ final class Xliff12Reader extends XmlPass {
         run();
         BilingualDocument document =
                 new BilingualDocument(Xliff12Format.ID, text.encoding().label(), parts, segments, problems);
-        return new Xliff12File(text, document, slots);
+        return new Xliff12File(text, document, slots, segmented);
     }
 
     @Override
@@ -107,6 +110,7 @@ final class Xliff12Reader extends XmlPass {
         switch (name) {
             case "source" -> readSource(unit.draft, new InlineReader(xml, recent, tags));
             case "target" -> readTarget(unit);
+            case "seg-source" -> readSegmentedSource(unit);
             case "note" -> {
                 String from = attribute("from");
                 unit.notes.add(new Note(ElementText.read(xml), from));
@@ -125,7 +129,65 @@ final class Xliff12Reader extends XmlPass {
         if (!States12.isKnown(unit.nativeState)) {
             problem("unit " + unit.id + " has the unknown state '" + unit.nativeState + "', taken for translated");
         }
-        readTarget(unit.draft, new InlineReader(xml, recent, tags));
+        if (unit.subSegments.isEmpty()) {
+            readTarget(unit.draft, new InlineReader(xml, recent, tags));
+        } else {
+            readSegmentedTarget(unit);
+        }
+    }
+
+    /** The segments of a source, with what stands around them. */
+    private void readSegmentedSource(UnitDraft unit) throws XMLStreamException {
+        long at = end();
+        for (SubSegment each : readSubSegments()) {
+            unit.subSegments.add(each);
+            unit.frames.add(new SegmentedUnit.Frame(
+                    recent.text(at, each.start()),
+                    recent.text(each.start(), each.contentStart()),
+                    recent.text(each.contentEnd(), each.end())));
+            at = each.end();
+        }
+        unit.tail = recent.text(at, Math.max(at, start()));
+        // A target that is missing stands behind the seg-source.
+        unit.draft.sourceEnds(end());
+    }
+
+    private void readSegmentedTarget(UnitDraft unit) throws XMLStreamException {
+        long start = start();
+        long contentStart = end();
+        for (SubSegment each : readSubSegments()) {
+            unit.subTargets.putIfAbsent(each.mid(), each);
+        }
+        boolean unsegmented = unit.subTargets.isEmpty()
+                && !recent.text(contentStart, Math.max(contentStart, start())).isBlank();
+        unit.draft.target(Content.EMPTY, start, contentStart, start(), end());
+        if (unsegmented) {
+            problem("unit " + unit.id + " has a segmented source and a target that is not; it is locked");
+            unit.locked = true;
+        }
+    }
+
+    /** The segments within the element that the parser stands on, also those within inline elements. */
+    private List<SubSegment> readSubSegments() throws XMLStreamException {
+        List<SubSegment> found = new ArrayList<>();
+        int depth = 1;
+        while (depth > 0) {
+            int event = xml.next();
+            if (event == XMLStreamConstants.START_ELEMENT) {
+                if (xml.getLocalName().equals("mrk") && attribute("mtype").equals("seg")) {
+                    long start = start();
+                    long contentStart = end();
+                    String mid = attribute("mid");
+                    Content content = new InlineReader(xml, recent, tags).read();
+                    found.add(new SubSegment(mid, content, start, contentStart, start(), end()));
+                } else {
+                    depth++;
+                }
+            } else if (event == XMLStreamConstants.END_ELEMENT) {
+                depth--;
+            }
+        }
+        return found;
     }
 
     private void finish(UnitDraft unit) {
@@ -138,13 +200,39 @@ final class Xliff12Reader extends XmlPass {
         if (before > 1) {
             problem("the unit id '" + unit.id + "' occurs " + before + " times");
         }
+        String key = before > 1 ? path + '~' + before : path;
+        if (unit.subSegments.isEmpty()) {
+            add(unit, key, unit.draft.source(), unit.draft.target());
+        } else {
+            addSubSegments(unit, key);
+        }
+    }
+
+    private void addSubSegments(UnitDraft unit, String key) {
+        List<Optional<SubSegment>> targets = unit.subSegments.stream()
+                .map(each -> Optional.ofNullable(unit.subTargets.get(each.mid())))
+                .toList();
+        SegmentedUnit whole = new SegmentedUnit(segments.size(), unit.draft.slot(), unit.frames, unit.tail, targets);
+        for (int i = 0; i < targets.size(); i++) {
+            SubSegment source = unit.subSegments.get(i);
+            segmented.put(segments.size(), whole);
+            Content target = targets.get(i).map(SubSegment::content).orElse(Content.EMPTY);
+            add(unit, key + '/' + source.mid(), source.content(), target);
+        }
+        long known = targets.stream().filter(Optional::isPresent).count();
+        if (known < unit.subTargets.size()) {
+            problem("unit " + unit.id + " has segments in its target that its source does not have");
+        }
+    }
+
+    private void add(UnitDraft unit, String key, Content source, Content target) {
         segments.add(new Segment(
-                before > 1 ? path + '~' + before : path,
+                key,
                 parts.size() - 1,
                 unit.id,
-                unit.draft.source(),
-                unit.draft.target(),
-                States12.read(!unit.draft.target().isEmpty(), unit.nativeState, unit.approved),
+                source,
+                target,
+                States12.read(!target.isEmpty(), unit.nativeState, unit.approved),
                 unit.nativeState,
                 unit.locked,
                 unit.notes,
@@ -181,9 +269,13 @@ final class Xliff12Reader extends XmlPass {
     private static final class UnitDraft {
         private final TargetDraft draft;
         private final String id;
-        private final boolean locked;
+        private boolean locked;
         private final boolean approved;
         private final List<Note> notes = new ArrayList<>(0);
+        private final List<SubSegment> subSegments = new ArrayList<>(0);
+        private final List<SegmentedUnit.Frame> frames = new ArrayList<>(0);
+        private final Map<String, SubSegment> subTargets = new HashMap<>(0);
+        private String tail = "";
         private String nativeState = "";
         private int maxLength;
 
