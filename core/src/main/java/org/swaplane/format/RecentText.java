@@ -2,6 +2,7 @@ package org.swaplane.format;
 
 import java.io.IOException;
 import java.io.Reader;
+import java.util.Arrays;
 
 /** Passes characters on to a parser and keeps the recent ones, so that what stood at an offset can be looked at raw. */
 public final class RecentText extends Reader {
@@ -9,7 +10,8 @@ public final class RecentText extends Reader {
     private static final int MOST_KEPT = 64 << 20;
 
     private final Reader in;
-    private final StringBuilder kept = new StringBuilder();
+    private char[] kept = new char[1 << 17];
+    private int length;
     private long keptFrom;
 
     public RecentText(Reader in) {
@@ -17,27 +19,37 @@ public final class RecentText extends Reader {
     }
 
     @Override
-    public int read(char[] target, int offset, int length) throws IOException {
-        int read = in.read(target, offset, length);
+    public int read(char[] target, int offset, int count) throws IOException {
+        int read = in.read(target, offset, count);
         if (read > 0) {
-            if (kept.length() > MOST_KEPT) {
-                throw new IOException("one unit is longer than " + MOST_KEPT + " characters");
-            }
-            kept.append(target, offset, read);
+            makeRoom(read);
+            System.arraycopy(target, offset, kept, length, read);
+            length += read;
         }
         return read;
     }
 
+    private void makeRoom(int more) throws IOException {
+        if (length + more > MOST_KEPT) {
+            throw new IOException("one unit is longer than " + MOST_KEPT + " characters");
+        }
+        if (length + more > kept.length) {
+            kept = Arrays.copyOf(kept, Math.max(kept.length * 2, length + more));
+        }
+    }
+
     /** The characters {@code [start, end)}, which must not have been forgotten. */
     public String text(long start, long end) {
-        return kept.substring((int) (start - keptFrom), (int) (end - keptFrom));
+        return new String(kept, (int) (start - keptFrom), (int) (end - start));
     }
 
     /** Nothing before {@code offset} will be asked for any more. */
     public void forgetBefore(long offset) {
+        int forgotten = (int) (offset - keptFrom);
         // Moving the rest costs; do it seldom.
-        if (offset - keptFrom > kept.length() / 2 && offset - keptFrom > 1 << 16) {
-            kept.delete(0, (int) (offset - keptFrom));
+        if (forgotten > length / 2 && forgotten > 1 << 16) {
+            System.arraycopy(kept, forgotten, kept, 0, length - forgotten);
+            length -= forgotten;
             keptFrom = offset;
         }
     }

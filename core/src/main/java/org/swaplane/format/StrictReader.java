@@ -64,14 +64,15 @@ final class StrictReader extends Reader {
     }
 
     private void count(char[] chars, int offset, int length) {
+        int afterBreak = offset;
         for (int i = offset; i < offset + length; i++) {
             if (chars[i] == '\n') {
                 line++;
                 column = 1;
-            } else {
-                column++;
+                afterBreak = i + 1;
             }
         }
+        column += offset + length - afterBreak;
     }
 
     private CannotProceedException malformed(int value) {
