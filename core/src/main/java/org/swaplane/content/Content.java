@@ -24,6 +24,22 @@ public record Content(List<Run> runs) {
     }
 
     private static List<Run> joined(List<Run> runs) {
+        return isJoined(runs) ? List.copyOf(runs) : join(runs);
+    }
+
+    private static boolean isJoined(List<Run> runs) {
+        boolean afterText = false;
+        for (Run run : runs) {
+            boolean isText = run instanceof Text;
+            if (isText && (afterText || run.length() == 0)) {
+                return false;
+            }
+            afterText = isText;
+        }
+        return true;
+    }
+
+    private static List<Run> join(List<Run> runs) {
         List<Run> result = new ArrayList<>(runs.size());
         for (Run run : runs) {
             Run last = result.isEmpty() ? null : result.get(result.size() - 1);

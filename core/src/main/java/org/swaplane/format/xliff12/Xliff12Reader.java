@@ -139,8 +139,10 @@ final class Xliff12Reader extends XmlPass {
     /** The segments of a source, with what stands around them. */
     private void readSegmentedSource(UnitDraft unit) throws XMLStreamException {
         long at = end();
-        for (SubSegment each : readSubSegments()) {
-            unit.subSegments.add(each);
+        unit.subSegments = readSubSegments();
+        unit.frames = new ArrayList<>();
+        unit.subTargets = new HashMap<>();
+        for (SubSegment each : unit.subSegments) {
             unit.frames.add(new SegmentedUnit.Frame(
                     recent.text(at, each.start()),
                     recent.text(each.start(), each.contentStart()),
@@ -272,9 +274,9 @@ final class Xliff12Reader extends XmlPass {
         private boolean locked;
         private final boolean approved;
         private final List<Note> notes = new ArrayList<>(0);
-        private final List<SubSegment> subSegments = new ArrayList<>(0);
-        private final List<SegmentedUnit.Frame> frames = new ArrayList<>(0);
-        private final Map<String, SubSegment> subTargets = new HashMap<>(0);
+        private List<SubSegment> subSegments = List.of();
+        private List<SegmentedUnit.Frame> frames = List.of();
+        private Map<String, SubSegment> subTargets = Map.of();
         private String tail = "";
         private String nativeState = "";
         private int maxLength;
