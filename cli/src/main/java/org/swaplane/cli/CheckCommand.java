@@ -2,7 +2,6 @@ package org.swaplane.cli;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -13,49 +12,22 @@ import org.swaplane.check.Finding;
 import org.swaplane.compare.Span;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
-import org.swaplane.format.FormatRegistry;
-import org.swaplane.format.Source;
-import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Mixin;
 
 /** The checks over bilingual files. */
 @Command(name = "check", description = "Checks bilingual files: tags, placeholders, numbers, untranslated.")
 final class CheckCommand implements Callable<Integer> {
-    @Option(names = "--json", description = "Print one JSON object.")
-    private boolean json;
-
-    @Parameters(arity = "1..*", paramLabel = "FILE")
-    private List<Path> files;
+    @Mixin
+    private FileReports files;
 
     @Override
     public Integer call() throws IOException {
-        List<Map<String, Object>> reports = new ArrayList<>();
-        int status = ExitStatus.ALL_WELL;
-        for (Path file : files) {
-            Map<String, Object> report = new LinkedHashMap<>();
-            report.put("path", file.toString());
-            try {
-                status = Math.max(status, check(file, report));
-            } catch (CannotProceedException | IOException e) {
-                report.put("error", SwapLane.message(e));
-                System.err.println("swaplane: " + SwapLane.message(e));
-                status = ExitStatus.COULD_NOT_RUN;
-            }
-            reports.add(report);
-        }
-        if (json) {
-            Json.print(Map.of("files", reports));
-        }
-        return status;
+        return files.run(this::check);
     }
 
-    private int check(Path file, Map<String, Object> report) throws IOException {
-        BilingualDocument document = FormatRegistry.ofInstalled()
-                .open(Source.of(file), Progress.NONE)
-                .document();
+    private boolean check(Path file, BilingualDocument document, Map<String, Object> report) {
         List<Finding> findings = CheckRun.ofAllChecks().run(document, Progress.NONE);
         report.put("format", document.format());
         report.put("sourceLanguage", document.sourceLanguage());
@@ -64,11 +36,11 @@ final class CheckCommand implements Callable<Integer> {
         report.put(
                 "findings",
                 findings.stream().map(finding -> entry(finding, document)).toList());
-        if (!json) {
+        if (!files.json()) {
             findings.forEach(finding -> System.out.printf(
                     Locale.ROOT, "%s: %s: %s [%s]%n", file, finding.unit(), finding.message(), finding.check()));
         }
-        return findings.isEmpty() ? ExitStatus.ALL_WELL : ExitStatus.FOUND_SOMETHING;
+        return !findings.isEmpty();
     }
 
     private static Map<String, Object> entry(Finding finding, BilingualDocument document) {

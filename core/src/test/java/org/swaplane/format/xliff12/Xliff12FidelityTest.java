@@ -1,10 +1,6 @@
 package org.swaplane.format.xliff12;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.charset.Charset;
 import java.util.List;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -13,13 +9,10 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import org.swaplane.content.Content;
-import org.swaplane.document.Segment;
 import org.swaplane.document.State;
-import org.swaplane.format.BilingualFile;
+import org.swaplane.format.Fidelity;
 import org.swaplane.format.SampleEncoding;
 import org.swaplane.format.SegmentEdit;
-import org.swaplane.format.Source;
-import org.swaplane.task.Progress;
 
 class Xliff12FidelityTest {
     private static final List<String> SPACES = List.of("", " ", "\n", "\n    ", "\t", "\n\n  ");
@@ -47,33 +40,17 @@ class Xliff12FidelityTest {
             "<!-- between -->",
             "<?pi data?>");
 
+    private final Fidelity fidelity = new Fidelity(new Xliff12Format());
+
     @Property(tries = 400)
     void anUntouchedFileIsWrittenByteForByte(@ForAll("files") byte[] file) throws IOException {
-        assertThat(write(read(file), List.of())).isEqualTo(file);
+        fidelity.untouchedIsTheSame(file);
     }
 
     @Property(tries = 400)
     void oneChangedTargetIsReadAgainAndEverythingAroundItStays(
             @ForAll("files") byte[] file, @ForAll("targets") String target, @ForAll State state) throws IOException {
-        BilingualFile before = read(file);
-
-        byte[] written = write(before, List.of(new SegmentEdit(0, Content.of(target), state)));
-
-        List<Segment> after = read(written).document().segments();
-        assertThat(after.get(0).target()).isEqualTo(Content.of(target));
-        assertThat(after.get(0).state()).isEqualTo(state);
-        assertThat(after.subList(1, after.size()))
-                .isEqualTo(before.document().segments().subList(1, after.size()));
-        assertOnlyTheFirstUnitDiffers(file, written);
-    }
-
-    /** Everything before the first unit and after its end is the same. */
-    private static void assertOnlyTheFirstUnitDiffers(byte[] file, byte[] written) {
-        Charset charset = SampleEncoding.of(file);
-        String before = new String(file, charset);
-        String after = new String(written, charset);
-        assertThat(after).startsWith(before.substring(0, before.indexOf("<trans-unit")));
-        assertThat(after).endsWith(before.substring(before.indexOf("</trans-unit>")));
+        fidelity.onlyTheFirstChanges(file, new SegmentEdit(0, Content.of(target), state), "trans-unit");
     }
 
     @Provide
@@ -115,15 +92,5 @@ class Xliff12FidelityTest {
                 + "<file original=\"info.json\" source-language='en-GB' target-language=\"de-DE\" datatype=\"plaintext\">"
                 + "<header><skl><internal-file>a &lt; b</internal-file></skl></header>\n<body>\n  "
                 + units + "\n</body></file></xliff>\n";
-    }
-
-    private static BilingualFile read(byte[] file) throws IOException {
-        return new Xliff12Format().read(Source.of("info.xlf", file), Progress.NONE);
-    }
-
-    private static byte[] write(BilingualFile file, List<SegmentEdit> edits) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        file.write(edits, out, Progress.NONE);
-        return out.toByteArray();
     }
 }

@@ -1,10 +1,6 @@
 package org.swaplane.format.xliff2;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.charset.Charset;
 import java.util.List;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -13,13 +9,10 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import org.swaplane.content.Content;
-import org.swaplane.document.Segment;
 import org.swaplane.document.State;
-import org.swaplane.format.BilingualFile;
+import org.swaplane.format.Fidelity;
 import org.swaplane.format.SampleEncoding;
 import org.swaplane.format.SegmentEdit;
-import org.swaplane.format.Source;
-import org.swaplane.task.Progress;
 
 class Xliff2FidelityTest {
     private static final List<String> SPACES = List.of("", " ", "\n", "\n      ", "\t");
@@ -46,28 +39,17 @@ class Xliff2FidelityTest {
             "<h:extra xmlns:h='urn:example:h' flag='a \"b\"'>x</h:extra>",
             "<!-- between -->");
 
+    private final Fidelity fidelity = new Fidelity(new Xliff2Format());
+
     @Property(tries = 400)
     void anUntouchedFileIsWrittenByteForByte(@ForAll("files") byte[] file) throws IOException {
-        assertThat(write(read(file), List.of())).isEqualTo(file);
+        fidelity.untouchedIsTheSame(file);
     }
 
     @Property(tries = 400)
     void oneChangedTargetIsReadAgainAndEverythingAroundItStays(
             @ForAll("files") byte[] file, @ForAll("targets") String target, @ForAll State state) throws IOException {
-        BilingualFile before = read(file);
-
-        byte[] written = write(before, List.of(new SegmentEdit(0, Content.of(target), state)));
-
-        List<Segment> after = read(written).document().segments();
-        assertThat(after.get(0).target()).isEqualTo(Content.of(target));
-        assertThat(after.get(0).state()).isEqualTo(state);
-        assertThat(after.subList(1, after.size()))
-                .isEqualTo(before.document().segments().subList(1, after.size()));
-        Charset charset = SampleEncoding.of(file);
-        String textBefore = new String(file, charset);
-        assertThat(new String(written, charset))
-                .startsWith(textBefore.substring(0, textBefore.indexOf("<segment")))
-                .endsWith(textBefore.substring(textBefore.indexOf("</segment>")));
+        fidelity.onlyTheFirstChanges(file, new SegmentEdit(0, Content.of(target), state), "segment");
     }
 
     @Provide
@@ -114,15 +96,5 @@ class Xliff2FidelityTest {
                 + "<xliff version='2.1' xmlns=\"urn:oasis:names:tc:xliff:document:2.0\" srcLang='en-GB' trgLang=\"de-DE\">\n"
                 + "<file id='f1' original=\"info.json\"><skeleton>a &lt; b</skeleton>\n  "
                 + units + "\n</file></xliff>\n";
-    }
-
-    private static BilingualFile read(byte[] file) throws IOException {
-        return new Xliff2Format().read(Source.of("info.xlf", file), Progress.NONE);
-    }
-
-    private static byte[] write(BilingualFile file, List<SegmentEdit> edits) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        file.write(edits, out, Progress.NONE);
-        return out.toByteArray();
     }
 }
