@@ -24,6 +24,7 @@ import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.text.ContentFlow;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.lane.SetAside;
 
 /** Findings: groups on the left, the list in the middle, the two texts below. */
@@ -216,6 +217,9 @@ public final class ChecksView implements View {
         }
         var content = session.track().segment(finding.segment()).source();
         TagNumbers numbers = TagNumbers.of(content);
+        TextLanguage.of(session.sourceLanguage(finding.segment())).apply(source);
+        TextLanguage.of(session.targetLanguage(finding.segment())).apply(target);
+        TextLanguage.of(session.targetLanguage(finding.segment())).apply(suggestion);
         source.show(content, numbers, finding.source());
         target.show(session.track().target(finding.segment()), numbers, finding.target());
         finding.suggestion().ifPresent(fixed -> suggestion.show(fixed, numbers, List.of()));

@@ -15,6 +15,7 @@ import org.swaplane.content.Content;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Segment;
 
 /** Where the segment in hand is worked at: editor, limit, pairing strip, findings with their fix. There is one, and it moves. */
@@ -72,6 +73,7 @@ final class SegmentBench extends VBox {
 
     private void load() {
         loading = true;
+        editor.language(TextLanguage.of(session.targetLanguage(index)));
         editor.load(loaded.source(), session.track().target(index));
         editor.setEditable(!loaded.locked());
         loading = false;

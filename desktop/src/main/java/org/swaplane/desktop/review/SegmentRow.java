@@ -18,6 +18,7 @@ import org.swaplane.desktop.text.ContentFlow;
 import org.swaplane.desktop.text.LaneMark;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Segment;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.Value;
@@ -96,6 +97,8 @@ final class SegmentRow implements Cell<Integer, Node> {
         }
         shown = now;
         TagNumbers numbers = TagNumbers.of(segment.source());
+        TextLanguage.of(session.sourceLanguage(index)).apply(source);
+        TextLanguage.of(session.targetLanguage(index)).apply(target);
         number.setText(String.valueOf(index + 1));
         source.show(
                 segment.source(),

@@ -10,6 +10,7 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Note;
 import org.swaplane.document.Segment;
 import org.swaplane.lane.HistoryEntry;
@@ -59,8 +60,10 @@ final class SegmentSide extends ScrollPane {
             add(Parts.quiet(Strings.say("side.no-notes")));
         }
         add(Parts.heading("side.history"));
-        track.history(index).forEach(change -> add(history(change, segment)));
-        add(entry(Strings.say("side.as-came"), TagNotation.write(segment.target(), segment.source())));
+        TextLanguage language = TextLanguage.of(session.targetLanguage(index));
+        track.history(index).forEach(change -> add(inLanguage(language, history(change, segment))));
+        add(inLanguage(
+                language, entry(Strings.say("side.as-came"), TagNotation.write(segment.target(), segment.source()))));
     }
 
     private void add(Node node) {
@@ -76,6 +79,12 @@ final class SegmentSide extends ScrollPane {
     private static VBox entry(String caption, String text) {
         Label words = wrapped(text.isEmpty() ? Strings.say("side.empty") : text);
         return Parts.styled(new VBox(Parts.quiet(caption), words), "entry");
+    }
+
+    /** The text of an entry, which stands below its caption, in the direction and font of its language. */
+    private static VBox inLanguage(TextLanguage language, VBox entry) {
+        language.apply(entry.getChildren().get(1));
+        return entry;
     }
 
     private static VBox history(HistoryEntry change, Segment segment) {

@@ -5,8 +5,10 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
+import javafx.geometry.NodeOrientation;
 import javafx.scene.Group;
 import javafx.scene.Node;
+import javafx.scene.text.TextFlow;
 import org.fxmisc.richtext.GenericStyledArea;
 import org.fxmisc.richtext.TextExt;
 import org.fxmisc.richtext.model.Paragraph;
@@ -22,6 +24,7 @@ import org.swaplane.content.TagNumbers;
 import org.swaplane.content.Text;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TagChip;
+import org.swaplane.desktop.text.TextLanguage;
 
 /** Edits a target: text, and tags as solid chips. */
 final class TargetEditor extends GenericStyledArea<String, Either<String, Optional<Chip>>, String> {
@@ -29,18 +32,33 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
     private static final TextOps<Either<String, Optional<Chip>>, String> EITHER =
             TEXT._or(new ChipOps(), (one, other) -> Optional.empty());
 
+    private static final String RIGHT_TO_LEFT = "rtl";
     private static final double LEAST_HEIGHT = 34;
     private static final double PADDING = 14;
 
+    private String paragraphDirection = "";
     private TagNumbers numbers = TagNumbers.of(Content.EMPTY);
 
     TargetEditor() {
-        super("", (flow, style) -> {}, "", EITHER, false, TargetEditor::node);
+        super("", TargetEditor::direct, "", EITHER, false, TargetEditor::node);
         getStyleClass().add("target-editor");
         setId("target-editor");
         setWrapText(true);
         totalHeightEstimateProperty().values().subscribe(this::growTo);
         setAccessibleText(Strings.say("review.editor"));
+    }
+
+    /** The direction belongs to the paragraph: turned round as a whole, the area would cut its text off. */
+    private static void direct(TextFlow flow, String direction) {
+        flow.setNodeOrientation(
+                direction.equals(RIGHT_TO_LEFT) ? NodeOrientation.RIGHT_TO_LEFT : NodeOrientation.LEFT_TO_RIGHT);
+    }
+
+    /** How the text that is loaded next is laid out. */
+    void language(TextLanguage language) {
+        boolean rightToLeft = language.direction() == NodeOrientation.RIGHT_TO_LEFT;
+        language.applyFont(this);
+        paragraphDirection = rightToLeft ? RIGHT_TO_LEFT : "";
     }
 
     /** As high as its text, however its lines wrap. */
@@ -74,6 +92,9 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
             } else if (run instanceof Tag tag) {
                 append(document(new Chip(tag, number.next())));
             }
+        }
+        for (int i = 0; i < getParagraphs().size(); i++) {
+            setParagraphStyle(i, paragraphDirection);
         }
         getUndoManager().forgetHistory();
         moveTo(getLength());

@@ -95,6 +95,16 @@ public final class LaneSession {
         return track.get();
     }
 
+    /** BCP 47 code of the source of a segment, empty when its file does not say. */
+    public String sourceLanguage(int index) {
+        return track().document().parts().get(track().segment(index).part()).sourceLanguage();
+    }
+
+    /** BCP 47 code of the target of a segment, empty when its file does not say. */
+    public String targetLanguage(int index) {
+        return track().document().parts().get(track().segment(index).part()).targetLanguage();
+    }
+
     /** Grows whenever something in the lane changed. */
     public ReadOnlyLongProperty revisionProperty() {
         return revision.getReadOnlyProperty();

@@ -2,15 +2,11 @@ package org.swaplane.desktop.theme;
 
 import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.List;
 import javafx.application.Application;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.Scene;
-import javafx.scene.text.Font;
 
 /** Warm paper and ink by day, dark paper by night; loads the fonts that ship with the application. */
 public final class Theme {
@@ -26,17 +22,9 @@ public final class Theme {
 
     public Theme(Scene scene) {
         this.scene = scene;
-        FONTS.forEach(Theme::loadFont);
+        FONTS.forEach(Fonts::load);
         dark.addListener((property, before, now) -> apply());
         apply();
-    }
-
-    private static void loadFont(String name) {
-        try (InputStream in = Theme.class.getResourceAsStream("fonts/" + name)) {
-            Font.loadFont(in, 14);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 
     private void apply() {
