@@ -7,5 +7,6 @@ public enum StepKind {
     TAKEN,
     FIXED,
     CLEARED,
-    COPIED
+    COPIED,
+    PROPAGATED
 }

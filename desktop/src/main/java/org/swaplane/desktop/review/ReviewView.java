@@ -110,10 +110,17 @@ public final class ReviewView implements View {
         commands.add("page-up", "Alt+Page_Up", here, () -> model.move(-20));
         commands.add("insert-tag", "Shortcut+T", here, this::insertTag);
         commands.add("copy-source", "Shortcut+Shift+S", here, model::copySource);
+        commands.add("propagate", "Shortcut+Shift+R", here, this::propagate);
         commands.add("fix", "Alt+F", here, model::fixFirst);
         commands.add("filter", "Shortcut+F", here, text::requestFocus);
         commands.add("undo", "Shortcut+Z", () -> session.track() != null, this::undo);
         commands.add("redo", "Shortcut+Shift+Z", () -> session.track() != null, session::redo);
+    }
+
+    private void propagate() {
+        session.track().endTyping();
+        int count = session.propagate(session.inHandProperty().get());
+        session.say(Message.Tone.DONE, Strings.say("review.propagated", count));
     }
 
     private void insertTag() {

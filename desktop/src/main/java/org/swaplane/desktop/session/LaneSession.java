@@ -32,6 +32,7 @@ import org.swaplane.lane.Delivery;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.ProofStore;
 import org.swaplane.lane.Purpose;
+import org.swaplane.lane.Repetitions;
 import org.swaplane.lane.SendOut;
 import org.swaplane.lane.Step;
 import org.swaplane.lane.StepKind;
@@ -278,6 +279,13 @@ public final class LaneSession {
             }
         }
         edit(StepKind.CLEARED, edits);
+        return edits.size();
+    }
+
+    /** Gives the target of a segment to all open segments with the same source; returns how many there were. */
+    public int propagate(int index) {
+        Map<Integer, Value> edits = Repetitions.propagated(track(), index);
+        edit(StepKind.PROPAGATED, edits);
         return edits.size();
     }
 
