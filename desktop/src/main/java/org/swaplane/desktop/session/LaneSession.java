@@ -23,6 +23,7 @@ import org.swaplane.check.CheckRun;
 import org.swaplane.check.Finding;
 import org.swaplane.content.Content;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.Counts;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.Source;
@@ -58,11 +59,15 @@ public final class LaneSession {
     private final ReadOnlyObjectWrapper<DryRunResult> dryRun = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Gate> gate = new ReadOnlyObjectWrapper<>();
     private final Map<Integer, List<Finding>> findings = new TreeMap<>();
+    private int[] words = new int[0];
     private long gateRevision = -1;
     private boolean open = true;
 
     /** A file that was read and waits to be accepted. */
     public record Intake(Source source, BilingualFile file) {}
+
+    /** What is worked out about a track when it is chosen: words of each source, and findings. */
+    private record Prepared(int[] words, List<Finding> findings) {}
 
     public LaneSession(Lane lane) {
         this.lane = lane;
@@ -156,18 +161,31 @@ public final class LaneSession {
         inHand.set(0);
         dryRun.set(null);
         findings.clear();
+        words = new int[0];
         background.run(
                 Strings.say("task.check", chosen.name()),
-                progress -> new Delivery(lane, checks).findings(chosen, progress),
-                found -> {
+                progress -> new Prepared(
+                        chosen.document().segments().stream()
+                                .mapToInt(
+                                        segment -> Counts.words(segment.source().plainText()))
+                                .toArray(),
+                        new Delivery(lane, checks).findings(chosen, progress)),
+                prepared -> {
                     if (track.get() == chosen) {
+                        words = prepared.words();
                         findings.clear();
-                        found.forEach(each -> findings.computeIfAbsent(each.segment(), none -> new ArrayList<>())
-                                .add(each));
+                        prepared.findings()
+                                .forEach(each -> findings.computeIfAbsent(each.segment(), none -> new ArrayList<>())
+                                        .add(each));
                         changed();
                     }
                 });
         changed();
+    }
+
+    /** Words of the source of a segment, 0 until they are counted. */
+    public int words(int index) {
+        return index < words.length ? words[index] : 0;
     }
 
     /** Tells by content what a file is: a copy that came back, or a new client file. */

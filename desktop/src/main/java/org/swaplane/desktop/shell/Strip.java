@@ -1,7 +1,5 @@
 package org.swaplane.desktop.shell;
 
-import java.util.ArrayList;
-import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
@@ -10,7 +8,6 @@ import org.swaplane.desktop.session.Background;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.document.Counts;
 import org.swaplane.document.State;
 import org.swaplane.lane.Track;
 
@@ -20,10 +17,10 @@ final class Strip extends HBox {
     private final Label languages = Parts.styled(new Label(), "quiet");
     private final Label words = Parts.styled(new Label(), "quiet");
     private final ProgressBar reviewed = new ProgressBar(0);
-    private final List<Integer> wordCounts = new ArrayList<>();
-    private Track counted;
+    private final LaneSession session;
 
     Strip(LaneSession session, AppCommand palette, AppCommand dark) {
+        this.session = session;
         getStyleClass().add("strip");
         reviewed.setPrefWidth(120);
         reviewed.setId("reviewed-progress");
@@ -59,27 +56,15 @@ final class Strip extends HBox {
                 "strip.languages",
                 track.document().sourceLanguage(),
                 track.document().targetLanguage()));
-        count(track);
         int all = 0;
         int done = 0;
         for (int i = 0; i < track.size(); i++) {
             if (!track.segment(i).locked()) {
-                all += wordCounts.get(i);
-                done += track.state(i).compareTo(State.REVIEWED) >= 0 ? wordCounts.get(i) : 0;
+                all += session.words(i);
+                done += track.state(i).compareTo(State.REVIEWED) >= 0 ? session.words(i) : 0;
             }
         }
         reviewed.setProgress(all == 0 ? 0 : (double) done / all);
         words.setText(Strings.say("strip.words", done, all));
-    }
-
-    private void count(Track track) {
-        if (counted != track) {
-            counted = track;
-            wordCounts.clear();
-            track.document()
-                    .segments()
-                    .forEach(segment ->
-                            wordCounts.add(Counts.words(segment.source().plainText())));
-        }
     }
 }
