@@ -40,8 +40,8 @@ final class IntakePanel extends VBox {
         if (intake == null) {
             return;
         }
-        BilingualDocument document = intake.file().document();
-        Counts counts = Counts.of(document.segments());
+        BilingualDocument document = intake.document();
+        Counts counts = intake.counts();
         name.setText(Strings.say("intake.title", intake.source().name()));
         facts.getChildren().clear();
         fact(0, "intake.format", document.format());

@@ -23,9 +23,9 @@ import org.swaplane.check.CheckRun;
 import org.swaplane.check.Finding;
 import org.swaplane.content.Content;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
 import org.swaplane.document.State;
-import org.swaplane.format.BilingualFile;
 import org.swaplane.format.Source;
 import org.swaplane.format.table.DocxReviewCopy;
 import org.swaplane.lane.BringBack;
@@ -64,7 +64,7 @@ public final class LaneSession {
     private boolean open = true;
 
     /** A file that was read and waits to be accepted. */
-    public record Intake(Source source, BilingualFile file) {}
+    public record Intake(Source source, BilingualDocument document, Counts counts) {}
 
     /** What is worked out about a track when it is chosen: words of each source, and findings. */
     private record Prepared(int[] words, List<Finding> findings) {}
@@ -195,7 +195,7 @@ public final class LaneSession {
                 Strings.say("task.read", source.name()),
                 progress -> DocxReviewCopy.recognises(source)
                         ? new BringBack(lane).read(source)
-                        : new Intake(source, lane.formats().open(source, progress)),
+                        : intake(source, lane.formats().open(source, progress).document()),
                 what -> {
                     dismissMessage();
                     if (what instanceof Intake read) {
@@ -206,6 +206,10 @@ public final class LaneSession {
                         view.set(ViewId.EXCHANGE);
                     }
                 });
+    }
+
+    private static Intake intake(Source source, BilingualDocument document) {
+        return new Intake(source, document, Counts.of(document.segments()));
     }
 
     public void acceptIntake() {
