@@ -27,11 +27,6 @@ public final class CheckRun {
                 new SameAsSourceCheck(placeholders)));
     }
 
-    /** Ids of the checks, in the order in which they run. */
-    public List<String> ids() {
-        return checks.stream().map(Check::id).toList();
-    }
-
     /** The findings of one segment; what is locked in the file is nobody's work here and is not checked. */
     public List<Finding> run(CheckedSegment segment) {
         if (segment.segment().locked()) {

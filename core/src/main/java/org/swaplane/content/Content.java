@@ -116,38 +116,4 @@ public record Content(List<Run> runs) {
         }
         return new Content(result);
     }
-
-    /** This content with {@code tag} put in at an offset of the plain text, before any tag that stands there already. */
-    public Content insertTag(int offset, Tag tag) {
-        List<Run> result = new ArrayList<>();
-        int at = 0;
-        boolean written = false;
-        for (Run run : runs) {
-            int next = at + run.length();
-            if (!written && offset == at) {
-                result.add(tag);
-                written = true;
-            }
-            if (!written && run instanceof Text text && offset < next) {
-                result.add(new Text(text.value().substring(0, offset - at)));
-                result.add(tag);
-                result.add(new Text(text.value().substring(offset - at)));
-                written = true;
-            } else {
-                result.add(run);
-            }
-            at = next;
-        }
-        if (!written) {
-            result.add(tag);
-        }
-        return new Content(result);
-    }
-
-    /** This content followed by {@code run}. */
-    public Content plus(Run run) {
-        List<Run> result = new ArrayList<>(runs);
-        result.add(run);
-        return new Content(result);
-    }
 }

@@ -15,9 +15,6 @@ public interface Source {
     /** File name with extension, for messages. */
     String name();
 
-    /** Number of bytes. */
-    long size() throws IOException;
-
     InputStream open() throws IOException;
 
     /** SHA-256 of the bytes, as 64 hexadecimal digits. */
@@ -41,11 +38,6 @@ public interface Source {
             }
 
             @Override
-            public long size() throws IOException {
-                return Files.size(path);
-            }
-
-            @Override
             public InputStream open() throws IOException {
                 return Files.newInputStream(path);
             }
@@ -57,11 +49,6 @@ public interface Source {
             @Override
             public String name() {
                 return name;
-            }
-
-            @Override
-            public long size() {
-                return bytes.length;
             }
 
             @Override

@@ -115,7 +115,8 @@ public final class Delivery {
     }
 
     private static boolean sameUnit(Track track, int one, int other) {
-        return track.segment(one).unit().equals(track.segment(other).unit());
+        return track.segment(one).part() == track.segment(other).part()
+                && track.segment(one).unit().equals(track.segment(other).unit());
     }
 
     /** The name that the result will have. */

@@ -84,14 +84,6 @@ final class Journal {
         });
     }
 
-    Optional<Step> nextUndo() {
-        return peek("undone = 0", "desc");
-    }
-
-    Optional<Step> nextRedo() {
-        return peek("undone = 1", "asc");
-    }
-
     private Optional<Step> peek(String which, String order) {
         return database
                 .query(

@@ -156,14 +156,6 @@ public final class Track {
         return step;
     }
 
-    public Optional<Step> nextUndo() {
-        return journal.nextUndo();
-    }
-
-    public Optional<Step> nextRedo() {
-        return journal.nextRedo();
-    }
-
     /** What happened to one segment, newest first. */
     public List<HistoryEntry> history(int index) {
         return journal.history(index);

@@ -60,7 +60,7 @@ public final class DryRun {
             BilingualFile read = formats.open(Source.of(source.name(), output), progress);
             proofs.add(survival(original.document(), read.document()));
             proofs.add(onlyTargets(original, read, masked, maskedPseudo, progress));
-            return new DryRunResult(proofs, read.document(), output);
+            return new DryRunResult(proofs, read.document());
         } finally {
             Files.deleteIfExists(unchanged);
             Files.deleteIfExists(masked);

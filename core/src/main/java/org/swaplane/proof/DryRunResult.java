@@ -1,6 +1,5 @@
 package org.swaplane.proof;
 
-import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
 import org.swaplane.document.BilingualDocument;
@@ -9,9 +8,8 @@ import org.swaplane.document.BilingualDocument;
  * What a dry run proved.
  *
  * @param pseudo the pseudo-translated document as it was read again; its segments are in the order of the original's
- * @param output the pseudo-translated file
  */
-public record DryRunResult(List<Proof> proofs, BilingualDocument pseudo, Path output) {
+public record DryRunResult(List<Proof> proofs, BilingualDocument pseudo) {
     public DryRunResult {
         proofs = List.copyOf(proofs);
     }

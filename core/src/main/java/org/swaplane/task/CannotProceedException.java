@@ -2,8 +2,6 @@ package org.swaplane.task;
 
 /** Going on is impossible. The message is one line for people: where, what, and what to do. */
 public final class CannotProceedException extends RuntimeException {
-    private final transient Place place;
-
     /**
      * Where it happened.
      *
@@ -20,14 +18,9 @@ public final class CannotProceedException extends RuntimeException {
 
     public CannotProceedException(Place place, String what, String remedy, Throwable cause) {
         super(place + ": " + what + "; " + remedy, cause);
-        this.place = place;
     }
 
     public CannotProceedException(String file, String what, String remedy) {
         this(new Place(file, 0, 0), what, remedy, null);
-    }
-
-    public Place place() {
-        return place;
     }
 }
