@@ -19,6 +19,7 @@ class ArchitectureTest {
             "wording",
             "content",
             "document",
+            "extension",
             "format",
             "placeholder",
             "number",
@@ -28,6 +29,7 @@ class ArchitectureTest {
             "check",
             "report",
             "exchange",
+            "convert",
             "release",
             "lane",
             "demo");

@@ -8,11 +8,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import java.util.function.Function;
 import org.swaplane.document.State;
 import org.swaplane.exchange.FileExchange;
 import org.swaplane.exchange.ReturnReader;
 import org.swaplane.exchange.ReturnReading;
+import org.swaplane.exchange.ReturnedBilingual;
 import org.swaplane.exchange.RowChange;
+import org.swaplane.exchange.SentRow;
 import org.swaplane.exchange.StructureProblem;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.FormatRegistry;
@@ -48,23 +51,53 @@ final class BackCommand implements Callable<Integer> {
     public Integer call() throws IOException {
         Source source = Source.of(bilingual);
         BilingualFile file = FormatRegistry.ofInstalled().open(source, Progress.NONE);
-        ReturnedCopy copy = DocxReviewCopy.read(Source.of(returned));
+        List<SentRow> sent = FileExchange.sentRows(file.document());
         String trip = FileExchange.trip(source.sha256());
-        if (!copy.trip().orElseThrow().equals(trip)) {
-            throw new CannotProceedException(
-                    returned.toString(),
-                    "the copy was not made from " + bilingual,
-                    "give the file that it was made from");
+        Source back = Source.of(returned);
+        ReturnReading reading;
+        List<SegmentEdit> edits;
+        if (DocxReviewCopy.recognises(back)) {
+            reading = ReturnReader.read(copy(back, trip), trip, sent);
+            edits = edits(reading, change -> State.REVIEWED);
+        } else {
+            ReturnedBilingual other = bilingual(back, trip, sent);
+            reading = other.read();
+            edits = edits(reading, change -> other.state(change.segment()));
         }
-        ReturnReading reading = ReturnReader.read(copy, trip, FileExchange.sentRows(file.document()));
-        List<SegmentEdit> edits = reading.sound().stream()
-                .map(change -> new SegmentEdit(change.index(), change.answer(), State.REVIEWED))
-                .toList();
         output.write(out -> file.write(edits, out, Progress.NONE), bilingual, returned);
         report(reading, edits.size());
         boolean allTaken = reading.problems().isEmpty()
                 && edits.size() == reading.changes().size();
         return allTaken ? ExitStatus.ALL_WELL : ExitStatus.FOUND_SOMETHING;
+    }
+
+    private ReturnedCopy copy(Source back, String trip) throws IOException {
+        ReturnedCopy copy = DocxReviewCopy.read(back);
+        if (!copy.trip().orElseThrow().equals(trip)) {
+            throw notFrom();
+        }
+        return copy;
+    }
+
+    /** A bilingual file from another tool is known by its keys. */
+    private ReturnedBilingual bilingual(Source back, String trip, List<SentRow> sent) throws IOException {
+        BilingualFile file = FormatRegistry.ofInstalled().open(back, Progress.NONE);
+        ReturnedBilingual read = new ReturnedBilingual(file.document(), trip, sent);
+        if (read.recognised() == 0 && !sent.isEmpty()) {
+            throw notFrom();
+        }
+        return read;
+    }
+
+    private CannotProceedException notFrom() {
+        return new CannotProceedException(
+                returned.toString(), "the copy was not made from " + bilingual, "give the file that it was made from");
+    }
+
+    private static List<SegmentEdit> edits(ReturnReading reading, Function<RowChange, State> state) {
+        return reading.sound().stream()
+                .map(change -> new SegmentEdit(change.index(), change.answer(), state.apply(change)))
+                .toList();
     }
 
     private void report(ReturnReading reading, int applied) throws IOException {

@@ -171,6 +171,33 @@ class CommandLineTest {
     }
 
     @Test
+    void aBilingualFileFromAnotherToolComesBackToo() throws IOException {
+        Path returned = Files.writeString(
+                folder.resolve("other.xlf"), Files.readString(demo).replace(">Fahrplan<", ">Der Fahrplan<"));
+
+        assertThat(run("back", demo, returned, "-o", folder.resolve("merged.xlf"), "--json"))
+                .isZero();
+
+        assertThat(json().get("applied").asInt()).isPositive();
+        assertThat(folder.resolve("merged.xlf")).content().contains(">Der Fahrplan<");
+        Path stranger = Files.writeString(
+                folder.resolve("stranger.xlf"),
+                Files.readString(demo).replaceAll("trans-unit id=\"", "trans-unit id=\"x"));
+        assertThat(run("back", demo, stranger, "-o", folder.resolve("no.xlf"))).isEqualTo(2);
+    }
+
+    @Test
+    void convertMakesAMemoryOfABilingualFile() throws IOException {
+        Path memory = folder.resolve("info.tmx");
+
+        assertThat(run("convert", demo, "-o", memory)).isZero();
+        assertThat(run("inspect", "--json", memory)).isZero();
+
+        assertThat(json().get("files").get(0).get("format").asText()).isEqualTo("tmx");
+        assertThat(json().get("files").get(0).get("targetLanguage").asText()).isEqualTo("de-DE");
+    }
+
+    @Test
     void anUntouchedCopyBringsBackTheSameBytes() {
         Path copy = folder.resolve("review.docx");
         Path result = folder.resolve("result.xlf");

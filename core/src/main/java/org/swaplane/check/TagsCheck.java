@@ -39,6 +39,9 @@ final class TagsCheck implements Check {
         if (findings.isEmpty() && !wellNested(segment.target()) && wellNested(segment.source())) {
             findings.add(finding(segment, "check.tags.nesting", List.of(), Optional.empty()));
         }
+        if (findings.isEmpty() && !inOrder(segment)) {
+            findings.add(finding(segment, "check.tags.order", List.of(), Optional.empty()));
+        }
         return findings;
     }
 
@@ -96,6 +99,18 @@ final class TagsCheck implements Check {
             result.remove(result.lastIndexOf(tag));
         }
         return new Content(result);
+    }
+
+    /** Whether the tags that the file wants in their order (XLIFF 2.1, section 4.3.1, canReorder) stand in it. */
+    private static boolean inOrder(CheckedSegment segment) {
+        return fixed(segment.source()).equals(fixed(segment.target()));
+    }
+
+    private static List<String> fixed(Content content) {
+        return content.tags().stream()
+                .filter(tag -> !tag.rights().reorder())
+                .map(tag -> tag.kind() + tag.id())
+                .toList();
     }
 
     private static boolean wellNested(Content content) {

@@ -8,8 +8,19 @@ package org.swaplane.content;
  *     tag and its counterpart in the target
  * @param code the tag exactly as the file writes it
  * @param label what the tag stands for, for display; may be empty
+ * @param rights what the file allows people to do with it
  */
-public record Tag(Kind kind, String id, String code, String label) implements Run {
+public record Tag(Kind kind, String id, String code, String label, Rights rights) implements Run {
+    /** A tag with which everything may be done. */
+    public Tag(Kind kind, String id, String code, String label) {
+        this(kind, id, code, label, Rights.ALL);
+    }
+
+    /** What the file allows people to do with a tag of the source in the target (XLIFF 2.1, section 4.3.1, canCopy and others). */
+    public record Rights(boolean copy, boolean delete, boolean reorder, boolean overlap) {
+        public static final Rights ALL = new Rights(true, true, true, true);
+    }
+
     /** Which half of a pair, or a tag that stands alone. */
     public enum Kind {
         OPEN,

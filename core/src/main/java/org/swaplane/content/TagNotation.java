@@ -100,6 +100,32 @@ public final class TagNotation {
         return new Reading(new Content(runs), new Content(repaired), damages);
     }
 
+    /** Reads a source that is known only as text: what is written exactly as a tag is one, and stands for itself. */
+    public static Content readSource(String written) {
+        List<Run> runs = new ArrayList<>();
+        StringBuilder text = new StringBuilder();
+        Matcher exact = EXACT.matcher(written);
+        int at = 0;
+        while (at < written.length()) {
+            char c = written.charAt(at);
+            boolean doubled = isOurs(String.valueOf(c)) && at + 1 < written.length() && written.charAt(at + 1) == c;
+            if (doubled || !startsAt(exact, at)) {
+                text.append(c);
+                at += doubled ? 2 : 1;
+                continue;
+            }
+            boolean closes = !exact.group(1).isEmpty();
+            boolean standsAlone = !exact.group(3).isEmpty();
+            Tag.Kind kind = closes ? Tag.Kind.CLOSE : standsAlone ? Tag.Kind.STANDALONE : Tag.Kind.OPEN;
+            runs.add(new Text(text.toString()));
+            runs.add(new Tag(kind, exact.group(2), exact.group(), ""));
+            text.setLength(0);
+            at = exact.end();
+        }
+        runs.add(new Text(text.toString()));
+        return new Content(runs);
+    }
+
     private static boolean startsAt(Matcher matcher, int at) {
         return matcher.region(at, matcher.regionEnd()).lookingAt();
     }

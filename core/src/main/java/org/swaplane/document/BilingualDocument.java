@@ -7,13 +7,20 @@ import java.util.List;
  *
  * @param format id of the format, such as {@code xliff-1.2}
  * @param encoding IANA name of the character encoding, with {@code +BOM} where the file starts with a byte order mark
+ * @param foreign attributes and elements of other namespaces
  */
 public record BilingualDocument(
-        String format, String encoding, List<Part> parts, List<Segment> segments, List<Problem> problems) {
+        String format,
+        String encoding,
+        List<Part> parts,
+        List<Segment> segments,
+        List<Problem> problems,
+        List<ForeignItem> foreign) {
     public BilingualDocument {
         parts = List.copyOf(parts);
         segments = List.copyOf(segments);
         problems = List.copyOf(problems);
+        foreign = List.copyOf(foreign);
     }
 
     public String sourceLanguage() {

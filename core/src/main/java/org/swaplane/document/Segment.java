@@ -11,8 +11,7 @@ import org.swaplane.content.Content;
  * @param unit the file's id of the unit
  * @param target empty when the file has none
  * @param nativeState the file's own word for the state, empty when there is none
- * @param locked the file says that it must not be changed
- * @param maxLength highest number of characters of the target, 0 when there is no limit
+ * @param about what else the file says of it
  */
 public record Segment(
         String key,
@@ -22,15 +21,52 @@ public record Segment(
         Content target,
         State state,
         String nativeState,
-        boolean locked,
-        List<Note> notes,
-        int maxLength) {
-    public Segment {
-        notes = List.copyOf(notes);
+        Lock lock,
+        About about) {
+
+    /**
+     * What a file says of a segment besides its texts; often the same for many.
+     *
+     * @param score how good the target is held to be in percent, by a reading rule of the lane; -1 where nothing says so
+     */
+    public record About(List<Note> notes, Limits limits, List<Proposal> proposals, int score) {
+        public static final About NOTHING = new About(List.of(), Limits.NONE, List.of(), -1);
+
+        public About {
+            notes = List.copyOf(notes);
+            proposals = List.copyOf(proposals);
+        }
+    }
+
+    /** Whether something says that it must not be changed. */
+    public boolean locked() {
+        return lock != Lock.NONE;
+    }
+
+    public List<Note> notes() {
+        return about.notes();
+    }
+
+    public Limits limits() {
+        return about.limits();
+    }
+
+    public List<Proposal> proposals() {
+        return about.proposals();
+    }
+
+    /** The same with another lock. */
+    public Segment with(Lock other) {
+        return other == lock ? this : new Segment(key, part, unit, source, target, state, nativeState, other, about);
+    }
+
+    /** The same in another part of a document. */
+    public Segment inPart(int other) {
+        return other == part ? this : new Segment(key, other, unit, source, target, state, nativeState, lock, about);
     }
 
     /** Whether the target is only a copy of the source and nobody has claimed it as a translation. */
     public boolean prefilled() {
-        return !locked && state.compareTo(State.REVIEWED) < 0 && !target.isEmpty() && target.sameAs(source);
+        return !locked() && state.compareTo(State.REVIEWED) < 0 && !target.isEmpty() && target.sameAs(source);
     }
 }

@@ -11,6 +11,7 @@ public record StructureProblem(Kind kind, int number, String message) {
         ROW_DOUBLED(true),
         ROW_MOVED(false),
         ROW_UNKNOWN(true),
+        RESEGMENTED(true),
         CODE_DAMAGED(false),
         SOURCE_CHANGED(false),
         TAGS_DAMAGED(false),

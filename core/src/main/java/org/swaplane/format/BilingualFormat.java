@@ -14,7 +14,8 @@ public interface BilingualFormat {
     /**
      * Reads the file.
      *
+     * @param options what the lane knows about the file
      * @throws org.swaplane.task.CannotProceedException when it cannot be read, with line and column
      */
-    BilingualFile read(Source source, Progress progress) throws IOException;
+    BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException;
 }

@@ -27,13 +27,18 @@ public final class FormatRegistry {
      * @throws CannotProceedException when it is empty, of no known format, or broken
      */
     public BilingualFile open(Source source, Progress progress) throws IOException {
+        return open(source, FileOptions.NONE, progress);
+    }
+
+    /** The same with what the lane knows about the file. */
+    public BilingualFile open(Source source, FileOptions options, Progress progress) throws IOException {
         Head head = Head.of(source);
         if (head.isEmpty()) {
             throw new CannotProceedException(source.name(), "the file is empty", "ask the sender for it again");
         }
         for (BilingualFormat format : formats) {
             if (format.recognises(head)) {
-                return format.read(source, progress);
+                return format.read(source, options, progress);
             }
         }
         throw new CannotProceedException(

@@ -49,18 +49,40 @@ public abstract class InlinePass {
 
     /** The element is a pair of tags around what is in it. */
     protected final void pair(String id, String openLabel, String closeLabel) throws XMLStreamException {
-        long start = xml.getLocationInfo().getStartingCharOffset();
-        StartTag tag = new StartTag(recent.text(start, xml.getLocationInfo().getEndingCharOffset()));
-        runs.add(tags.shared(new Tag(Tag.Kind.OPEN, id, tag.opened().raw(), openLabel)));
-        open.push(tags.shared(new Tag(Tag.Kind.CLOSE, id, "</" + tag.name() + '>', closeLabel)));
+        long start = start();
+        Tag.Rights rights = rights();
+        StartTag tag = new StartTag(recent.text(start, end()));
+        runs.add(tags.shared(new Tag(Tag.Kind.OPEN, id, tag.opened().raw(), openLabel, rights)));
+        open.push(tags.shared(new Tag(Tag.Kind.CLOSE, id, "</" + tag.name() + '>', closeLabel, rights)));
     }
 
     /** The element with all that is in it is one tag; what is in it is its label, where there is something. */
     protected final void whole(Tag.Kind kind, String id, String label) throws XMLStreamException {
-        long start = xml.getLocationInfo().getStartingCharOffset();
-        String inside = ElementText.read(xml);
-        String raw = recent.text(start, xml.getLocationInfo().getEndingCharOffset());
-        runs.add(tags.shared(new Tag(kind, id, raw, inside.isEmpty() ? label : inside)));
+        long start = start();
+        Tag.Rights rights = rights();
+        String inside = inside(kind, id);
+        String raw = recent.text(start, end());
+        runs.add(tags.shared(new Tag(kind, id, raw, inside.isEmpty() ? label : inside, rights)));
+    }
+
+    /** What the file allows people to do with the tag that the parser stands on. */
+    protected Tag.Rights rights() {
+        return Tag.Rights.ALL;
+    }
+
+    /** Reads what is in an element that is one tag, for people to see; leaves the reader on its end tag. */
+    protected String inside(Tag.Kind kind, String id) throws XMLStreamException {
+        return ElementText.read(xml);
+    }
+
+    /** Where what the parser stands on begins, in UTF-16 units of the text. */
+    protected final long start() throws XMLStreamException {
+        return xml.getLocationInfo().getStartingCharOffset();
+    }
+
+    /** Where what the parser stands on ends. */
+    protected final long end() throws XMLStreamException {
+        return xml.getLocationInfo().getEndingCharOffset();
     }
 
     /** An attribute without namespace, empty when it is not there. */

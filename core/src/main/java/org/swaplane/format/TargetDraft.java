@@ -34,6 +34,11 @@ public final class TargetDraft {
         indent = indentation;
     }
 
+    /** Line end and white space before the element, for one like it that must be put in. */
+    public void indentation(String indentation) {
+        indent = indentation;
+    }
+
     /** A target that is missing belongs behind {@code end}, not right behind the source. */
     public void sourceEnds(long end) {
         sourceEnd = end;

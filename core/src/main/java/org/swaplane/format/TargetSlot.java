@@ -35,22 +35,21 @@ public record TargetSlot(
         return contentStart == end;
     }
 
-    /** The start tag of the owner changed. */
-    public Splice ownerTag(String key, UnaryOperator<StartTag> change) {
-        return new Splice(
-                owner, ownerEnd, key, raw -> change.apply(new StartTag(raw)).raw());
+    /** Where the start tag of the owner stands. */
+    public TagPlace ownerTag() {
+        return new TagPlace(owner, ownerEnd);
     }
 
-    /** A target put in where there is none; {@code attributes} begin with a blank or are empty. */
-    public Splice insert(String key, String attributes, Content content) {
-        return insertWritten(key, attributes, written(content));
+    /** A target put in where there is none, its start tag as {@code tag} makes it. */
+    public Splice insert(String key, UnaryOperator<StartTag> tag, Content content) {
+        return insertWritten(key, tag, written(content));
     }
 
     /** The same with content that is XML already. */
-    public Splice insertWritten(String key, String attributes, String content) {
+    public Splice insertWritten(String key, UnaryOperator<StartTag> tag, String content) {
         String name = prefix + "target";
-        return new Splice(
-                start, start, key, none -> indent + '<' + name + attributes + '>' + content + "</" + name + '>');
+        String start = tag.apply(new StartTag('<' + name + '>')).raw();
+        return new Splice(this.start, this.start, key, none -> indent + start + content + "</" + name + '>');
     }
 
     /** The target's start tag changed, or its content, or both. */

@@ -15,6 +15,11 @@ public final class XmlContent {
         return content.runs().stream().map(run -> written(run, lineEnd)).collect(Collectors.joining());
     }
 
+    /** A value as it stands between double quotes. */
+    public static String attribute(String value) {
+        return value.replace("&", "&amp;").replace("<", "&lt;").replace("\"", "&quot;");
+    }
+
     private static String written(Run run, String lineEnd) {
         if (run instanceof Tag tag) {
             return tag.code();

@@ -3,9 +3,12 @@ package org.swaplane.format;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
 import org.swaplane.content.Content;
+import org.swaplane.document.ForeignItem;
+import org.swaplane.document.LanguageCode;
 import org.swaplane.document.Problem;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
@@ -15,14 +18,17 @@ public abstract class XmlPass {
     private static final int MOST_PROBLEMS = 200;
 
     protected final EncodedText text;
+    protected final FileOptions options;
     protected final Progress progress;
     protected final List<Problem> problems = new ArrayList<>();
     protected final TagPool tags = new TagPool();
     protected RecentText recent;
     protected XMLStreamReader2 xml;
+    private ForeignWatch watch;
 
-    protected XmlPass(EncodedText text, Progress progress) {
+    protected XmlPass(EncodedText text, FileOptions options, Progress progress) {
         this.text = text;
+        this.options = options;
         this.progress = progress;
     }
 
@@ -36,9 +42,15 @@ public abstract class XmlPass {
     protected final void run() throws IOException {
         try (RecentText reader = new RecentText(text.open())) {
             recent = reader;
-            xml = (XMLStreamReader2) SafeXml.factory().createXMLStreamReader(reader);
+            watch = new ForeignWatch(
+                    (XMLStreamReader2) SafeXml.factory().createXMLStreamReader(reader),
+                    this::isOurNamespace,
+                    options.rules().reading());
+            xml = watch;
             while (xml.hasNext()) {
-                step(xml.next());
+                int event = xml.next();
+                recent.forgetBefore(start());
+                step(event);
             }
             xml.close();
         } catch (XMLStreamException e) {
@@ -71,6 +83,60 @@ public abstract class XmlPass {
     protected final boolean isOurs() {
         String namespace = xml.getNamespaceURI();
         return isOurNamespace(namespace == null ? "" : namespace);
+    }
+
+    /** What the reading rules of the lane say here. */
+    protected final Marks marks() {
+        return watch.marks();
+    }
+
+    /** The attributes and elements of other namespaces so far. */
+    protected final List<ForeignItem> foreign() {
+        return watch.items();
+    }
+
+    /** How states are mirrored in this file. */
+    protected final MirroredStates mirroredStates() {
+        return new MirroredStates(options.rules().writing(), watch.rootNamespaces());
+    }
+
+    /** The target language that the file names, else the one that the lane knows. */
+    protected final String targetLanguage(String named) {
+        return named.isEmpty() ? options.targetLanguage() : named;
+    }
+
+    /** Lists a language code that is none. */
+    protected final void checkLanguage(String code) {
+        String fault = LanguageCode.fault(code);
+        if (!fault.isEmpty()) {
+            problem(fault);
+        }
+    }
+
+    /** The start tag that the parser stands on. */
+    protected final TagPlace tagHere() throws XMLStreamException {
+        return new TagPlace(start(), end());
+    }
+
+    /** Whether {@code event} ends an element of the format. */
+    protected final boolean endsOurs(String name, int event) {
+        return event == XMLStreamConstants.END_ELEMENT
+                && isOurs()
+                && xml.getLocalName().equals(name);
+    }
+
+    /** A number from 1 up as an attribute has it; 0 when it is missing, and a problem when it is none. */
+    protected final int number(String attribute) {
+        String written = attribute(attribute).strip();
+        if (written.isEmpty()) {
+            return 0;
+        }
+        try {
+            return Math.max(0, Integer.parseInt(written));
+        } catch (NumberFormatException e) {
+            problem(attribute + " '" + written + "' is not a number");
+            return 0;
+        }
     }
 
     /** An attribute without namespace, empty when it is not there. */
@@ -119,7 +185,7 @@ public abstract class XmlPass {
     }
 
     /** Line end and white space before {@code offset}, empty when something else stands on that line after {@code from}. */
-    private String indentBefore(long from, long offset) {
+    protected final String indentBefore(long from, long offset) {
         String before = recent.text(from, offset);
         int at = before.length();
         while (at > 0 && " \t".indexOf(before.charAt(at - 1)) >= 0) {

@@ -11,7 +11,8 @@ import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.content.Text;
 
-/** Content as JSON in the journal: text as strings, tags as arrays of kind, id, code and label. */
+/** Content as JSON in the journal: text as strings, tags as arrays of kind, id, code, label and, where not everything may be done with
+ * them, their rights. */
 final class ContentCodec {
     private static final ObjectMapper JSON = new ObjectMapper();
 
@@ -23,11 +24,18 @@ final class ContentCodec {
             if (run instanceof Text text) {
                 array.add(text.value());
             } else if (run instanceof Tag tag) {
-                array.addArray()
+                ArrayNode written = array.addArray()
                         .add(tag.kind().name())
                         .add(tag.id())
                         .add(tag.code())
                         .add(tag.label());
+                Tag.Rights rights = tag.rights();
+                if (!rights.equals(Tag.Rights.ALL)) {
+                    written.add(rights.copy())
+                            .add(rights.delete())
+                            .add(rights.reorder())
+                            .add(rights.overlap());
+                }
             }
         }
         return array.toString();
@@ -37,18 +45,27 @@ final class ContentCodec {
         try {
             List<Run> runs = new ArrayList<>();
             for (JsonNode node : JSON.readTree(json)) {
-                runs.add(
-                        node.isArray()
-                                ? new Tag(
-                                        Tag.Kind.valueOf(node.get(0).asText()),
-                                        node.get(1).asText(),
-                                        node.get(2).asText(),
-                                        node.get(3).asText())
-                                : new Text(node.asText()));
+                runs.add(node.isArray() ? tag(node) : new Text(node.asText()));
             }
             return new Content(runs);
         } catch (JsonProcessingException e) {
             throw new IllegalArgumentException("the journal holds '" + json + "'", e);
         }
+    }
+
+    private static Tag tag(JsonNode node) {
+        Tag.Rights rights = node.size() < 8
+                ? Tag.Rights.ALL
+                : new Tag.Rights(
+                        node.get(4).asBoolean(),
+                        node.get(5).asBoolean(),
+                        node.get(6).asBoolean(),
+                        node.get(7).asBoolean());
+        return new Tag(
+                Tag.Kind.valueOf(node.get(0).asText()),
+                node.get(1).asText(),
+                node.get(2).asText(),
+                node.get(3).asText(),
+                rights);
     }
 }

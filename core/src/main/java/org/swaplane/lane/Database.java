@@ -16,6 +16,12 @@ import org.swaplane.task.CannotProceedException;
 
 /** The lane's SQLite file. Every write is a transaction that is on disk when the call returns. Safe for several threads. */
 final class Database implements AutoCloseable {
+    /** Columns that tables of the first version did not have. */
+    private static final List<String> ADDED_COLUMNS = List.of(
+            "change.locked_before integer not null default 0",
+            "change.locked_after integer not null default 0",
+            "track.target_language text not null default ''");
+
     private final Path file;
     private final Connection connection;
 
@@ -44,10 +50,26 @@ final class Database implements AutoCloseable {
                         statement.execute(sql);
                     }
                 }
+                for (String added : ADDED_COLUMNS) {
+                    addColumn(statement, added);
+                }
             }
         } catch (SQLException e) {
             throw failed(e);
         }
+    }
+
+    /** Brings the tables of a lane of an earlier version up to the schema; {@code added} as {@code table.column type}. */
+    private static void addColumn(Statement statement, String added) throws SQLException {
+        String table = added.substring(0, added.indexOf('.'));
+        String column = added.substring(table.length() + 1, added.indexOf(' '));
+        try (ResultSet there = statement.executeQuery(
+                "select 1 from pragma_table_info('" + table + "') where name = '" + column + "'")) {
+            if (there.next()) {
+                return;
+            }
+        }
+        statement.execute("alter table " + table + " add column " + added.substring(table.length() + 1));
     }
 
     private static String schema() {

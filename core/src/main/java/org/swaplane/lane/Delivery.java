@@ -91,7 +91,7 @@ public final class Delivery {
     private String write(Track track, Path path, Progress progress) throws IOException {
         NewFile.write(path, true, out -> track.write(out, progress));
         BilingualDocument read =
-                lane.formats().open(Source.of(track.name(), path), progress).document();
+                lane.open(track, Source.of(track.name(), path), progress).document();
         if (read.segments().size() != track.size()) {
             return say("gate.write-back.count", track.size(), read.segments().size());
         }
@@ -111,7 +111,8 @@ public final class Delivery {
     private static boolean statesAgree(State read, int index, Track track) {
         boolean alone = (index == 0 || !sameUnit(track, index - 1, index))
                 && (index == track.size() - 1 || !sameUnit(track, index, index + 1));
-        return alone ? read == track.state(index) : read.compareTo(track.state(index)) <= 0;
+        State kept = track.keptState(index);
+        return alone ? read == kept : read.compareTo(kept) <= 0;
     }
 
     private static boolean sameUnit(Track track, int one, int other) {

@@ -13,6 +13,9 @@ import org.swaplane.document.State;
 final class Journal {
     private static final String STEP_COLUMNS = "id, kind, who, at, trip";
 
+    private static final String VALUES =
+            "target_before, state_before, locked_before, target_after, state_after, locked_after";
+
     private final Database database;
     private final long track;
     private final Clock clock;
@@ -51,10 +54,12 @@ final class Journal {
                 ContentCodec.write(change.before().target()),
                 change.before().state().name(),
                 ContentCodec.write(change.after().target()),
-                change.after().state().name()
+                change.after().state().name(),
+                change.before().locked(),
+                change.after().locked()
             });
         }
-        database.updateAll("insert into change values (?, ?, ?, ?, ?, ?, ?)", rows);
+        database.updateAll("insert into change values (?, ?, ?, ?, ?, ?, ?, ?, ?)", rows);
     }
 
     /** Lets the newest step end in another value: typing goes on in the same visit to a segment. */
@@ -98,9 +103,7 @@ final class Journal {
     private Step step(ResultSet row) throws SQLException {
         long id = row.getLong(1);
         List<Change> changes = database.query(
-                Journal::change,
-                "select segment, target_before, state_before, target_after, state_after from change where step = ? order by rowid",
-                id);
+                Journal::change, "select segment, " + VALUES + " from change where step = ? order by rowid", id);
         return new Step(
                 id,
                 StepKind.valueOf(row.getString(2)),
@@ -111,18 +114,21 @@ final class Journal {
     }
 
     private static Change change(ResultSet row) throws SQLException {
-        return new Change(row.getInt(1), value(row, 2), value(row, 4));
+        return new Change(row.getInt(1), value(row, 2), value(row, 5));
     }
 
     private static Value value(ResultSet row, int column) throws SQLException {
-        return new Value(ContentCodec.read(row.getString(column)), State.valueOf(row.getString(column + 1)));
+        return new Value(
+                ContentCodec.read(row.getString(column)),
+                State.valueOf(row.getString(column + 1)),
+                row.getBoolean(column + 2));
     }
 
     /** Every change that holds, oldest first. */
     void replay(Consumer<Change> consumer) {
         database.query(
                         Journal::change,
-                        "select segment, target_before, state_before, target_after, state_after from change"
+                        "select segment, " + VALUES + " from change"
                                 + " join step on step.id = change.step where track = ? and undone = 0"
                                 + " order by step.id, change.rowid",
                         track)
@@ -138,9 +144,9 @@ final class Journal {
                         Instant.parse(row.getString(3)),
                         row.getString(4),
                         value(row, 5),
-                        value(row, 7),
-                        row.getInt(9) > 0),
-                "select kind, who, at, trip, target_before, state_before, target_after, state_after, undone from change"
+                        value(row, 8),
+                        row.getInt(11) > 0),
+                "select kind, who, at, trip, " + VALUES + ", undone from change"
                         + " join step on step.id = change.step where track = ? and segment = ? order by step.id desc",
                 track,
                 segment);

@@ -10,7 +10,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.BilingualFile;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
@@ -19,6 +21,7 @@ import org.swaplane.task.Progress;
 /** One job for one client: a folder with the files as they came, and a database with everything that was done. */
 public final class Lane implements AutoCloseable {
     private static final String DATABASE = "lane.db";
+    private static final String RULES = "extension-rules";
     private static final String CODE_ALPHABET = "0123456789ABCDEFGHJKMNPQRSTVWXYZ";
 
     private final Path folder;
@@ -26,7 +29,7 @@ public final class Lane implements AutoCloseable {
     private final FormatRegistry formats;
     private final Database database;
     private final KeptFiles files;
-    private final List<Track> tracks = new ArrayList<>();
+    private volatile List<Track> tracks = List.of();
 
     private Lane(Path folder, FormatRegistry formats, Clock clock) throws IOException {
         this.folder = folder;
@@ -68,14 +71,17 @@ public final class Lane implements AutoCloseable {
     }
 
     private void readTracks(Progress progress) throws IOException {
-        record Stored(long id, String name, String sha256) {}
+        record Stored(long id, String name, String sha256, String targetLanguage) {}
         List<Stored> stored = database.query(
-                row -> new Stored(row.getLong(1), row.getString(2), row.getString(3)),
-                "select id, name, sha256 from track order by id");
+                row -> new Stored(row.getLong(1), row.getString(2), row.getString(3), row.getString(4)),
+                "select id, name, sha256, target_language from track order by id");
+        List<Track> read = new ArrayList<>();
         for (Stored each : stored) {
-            BilingualFile file = formats.open(files.source(each.name(), each.sha256()), progress);
-            tracks.add(new Track(each.id(), each.name(), each.sha256(), file, new Journal(database, each.id(), clock)));
+            FileOptions options = new FileOptions(each.targetLanguage(), rules());
+            BilingualFile file = formats.open(files.source(each.name(), each.sha256()), options, progress);
+            read.add(new Track(each.id(), each.name(), each.sha256(), file, new Journal(database, each.id(), clock)));
         }
+        tracks = List.copyOf(read);
     }
 
     public String id() {
@@ -113,7 +119,7 @@ public final class Lane implements AutoCloseable {
     }
 
     public List<Track> tracks() {
-        return List.copyOf(tracks);
+        return tracks;
     }
 
     public Track track(long id) {
@@ -126,6 +132,11 @@ public final class Lane implements AutoCloseable {
      * @throws CannotProceedException when it cannot be read, or is in the lane already; the lane stays as it was
      */
     public Track takeIn(Source source, Progress progress) throws IOException {
+        return takeIn(source, "", progress);
+    }
+
+    /** The same for a file that does not name its target language; {@code targetLanguage} is empty where it does. */
+    public Track takeIn(Source source, String targetLanguage, Progress progress) throws IOException {
         String sha256 = source.sha256();
         if (tracks.stream().anyMatch(track -> track.sha256().equals(sha256))) {
             throw new CannotProceedException(
@@ -133,25 +144,50 @@ public final class Lane implements AutoCloseable {
         }
         files.keep(source);
         // Read from the kept copy: the sender's file may go away.
-        BilingualFile file = readOrForget(source.name(), sha256, progress);
+        BilingualFile file = readOrForget(source.name(), sha256, new FileOptions(targetLanguage, rules()), progress);
         long id = database.update(
-                "insert into track (name, sha256, format, added_at) values (?, ?, ?, ?)",
+                "insert into track (name, sha256, format, added_at, target_language) values (?, ?, ?, ?, ?)",
                 source.name(),
                 sha256,
                 file.document().format(),
-                clock.instant().toString());
+                clock.instant().toString(),
+                targetLanguage);
         Track track = new Track(id, source.name(), sha256, file, new Journal(database, id, clock));
-        tracks.add(track);
+        List<Track> all = new ArrayList<>(tracks);
+        all.add(track);
+        tracks = List.copyOf(all);
         return track;
     }
 
-    private BilingualFile readOrForget(String name, String sha256, Progress progress) throws IOException {
+    private BilingualFile readOrForget(String name, String sha256, FileOptions options, Progress progress)
+            throws IOException {
         try {
-            return formats.open(files.source(name, sha256), progress);
+            return formats.open(files.source(name, sha256), options, progress);
         } catch (IOException | RuntimeException e) {
             files.forget(sha256);
             throw e;
         }
+    }
+
+    /** Opens another version of a track's file, with all that the lane knows about it. */
+    BilingualFile open(Track track, Source source, Progress progress) throws IOException {
+        String targetLanguage = database.query(
+                        row -> row.getString(1), "select target_language from track where id = ?", track.id())
+                .get(0);
+        return formats.open(source, new FileOptions(targetLanguage, rules()), progress);
+    }
+
+    /** What foreign attributes and elements mean here. */
+    public ExtensionRules rules() {
+        return setting(RULES)
+                .map(json -> ExtensionRules.ofJson(folder.toString(), json))
+                .orElse(ExtensionRules.NONE);
+    }
+
+    /** Sets the rules and reads all files anew by them; the tracks are new objects afterwards. */
+    public void setRules(ExtensionRules rules, Progress progress) throws IOException {
+        set(RULES, rules.toJson());
+        readTracks(progress);
     }
 
     /** When the file of a track came in. */

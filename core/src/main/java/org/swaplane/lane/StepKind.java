@@ -8,5 +8,8 @@ public enum StepKind {
     FIXED,
     CLEARED,
     COPIED,
-    PROPAGATED
+    PROPAGATED,
+    PROPOSED,
+    LOCKED,
+    UNLOCKED
 }

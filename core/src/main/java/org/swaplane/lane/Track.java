@@ -3,13 +3,16 @@ package org.swaplane.lane;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import org.swaplane.check.CheckedSegment;
 import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Lock;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
@@ -64,13 +67,31 @@ public final class Track {
         return values.length;
     }
 
+    /** The segment as the file holds it, but locked or not as it is now. */
     public Segment segment(int index) {
-        return document().segments().get(index);
+        Segment segment = document().segments().get(index);
+        boolean locked = value(index).locked();
+        return locked == segment.locked() ? segment : segment.with(locked ? Lock.FILE : Lock.NONE);
     }
 
     public Value value(int index) {
         Value value = values[index];
-        return value == null ? new Value(segment(index).target(), segment(index).state()) : value;
+        if (value == null) {
+            return original(index);
+        }
+        // A rule may have come after the edit.
+        return hasFixedLock(index) ? new Value(value.target(), value.state(), true) : value;
+    }
+
+    /** Whether what locks the segment cannot be written into the file or taken out of it. */
+    private boolean hasFixedLock(int index) {
+        Lock lock = document().segments().get(index).lock();
+        return lock == Lock.RULE || lock == Lock.STRUCTURE;
+    }
+
+    private Value original(int index) {
+        Segment segment = document().segments().get(index);
+        return new Value(segment.target(), segment.state(), segment.locked());
     }
 
     public Content target(int index) {
@@ -95,11 +116,19 @@ public final class Track {
      * @throws CannotProceedException when one of them is locked
      */
     public Optional<Step> edit(StepKind kind, String who, String trip, Map<Integer, Value> edits) {
+        edits.forEach((index, after) -> {
+            if (!after.equals(value(index))) {
+                refuseLocked(index);
+            }
+        });
+        return record(kind, who, trip, edits);
+    }
+
+    private Optional<Step> record(StepKind kind, String who, String trip, Map<Integer, Value> edits) {
         List<Change> changes = new ArrayList<>();
         List<String> keys = new ArrayList<>();
         new TreeMap<>(edits).forEach((index, after) -> {
             if (!after.equals(value(index))) {
-                refuseLocked(index);
                 changes.add(new Change(index, value(index), after));
                 keys.add(segment(index).key());
             }
@@ -114,10 +143,65 @@ public final class Track {
     }
 
     private void refuseLocked(int index) {
-        if (segment(index).locked()) {
-            throw new CannotProceedException(
-                    name, "segment " + segment(index).key() + " is locked", "unlock it in the file it came from");
+        if (value(index).locked()) {
+            throw new CannotProceedException(name, "segment " + segment(index).key() + " is locked", "unlock it first");
         }
+    }
+
+    /** Whether segments of this file can be locked and unlocked. */
+    public boolean canLock() {
+        return file.canLock();
+    }
+
+    /**
+     * Locks or unlocks segments in one step, each with all others of its unit: a file can say it of units only.
+     *
+     * @return the step, empty when nothing changes
+     * @throws CannotProceedException when the file cannot say it, or what locks a segment cannot be taken off
+     */
+    public Optional<Step> lock(String who, Collection<Integer> segments, boolean locked) {
+        if (!canLock()) {
+            throw new CannotProceedException(
+                    name, "files of this format cannot say that a segment is locked", "leave it as it is");
+        }
+        Map<Integer, Value> edits = new TreeMap<>();
+        for (int segment : segments) {
+            for (int index : unitOf(segment)) {
+                refuseFixedLock(index, locked);
+                Value value = value(index);
+                edits.put(index, new Value(value.target(), value.state(), locked));
+            }
+        }
+        return record(locked ? StepKind.LOCKED : StepKind.UNLOCKED, who, "", edits);
+    }
+
+    private void refuseFixedLock(int index, boolean locked) {
+        Lock lock = document().segments().get(index).lock();
+        if (!locked && hasFixedLock(index)) {
+            throw new CannotProceedException(
+                    name,
+                    "segment " + segment(index).key() + " is locked by "
+                            + (lock == Lock.RULE ? "a reading rule of the lane" : "the structure of its unit"),
+                    lock == Lock.RULE ? "take the rule out on the board" : "work at it in the tool that it came from");
+        }
+    }
+
+    /** The segments that belong to the same unit, which stand side by side. */
+    private List<Integer> unitOf(int index) {
+        Segment segment = document().segments().get(index);
+        int first = index;
+        while (first > 0 && sameUnit(document().segments().get(first - 1), segment)) {
+            first--;
+        }
+        int last = index;
+        while (last < size() - 1 && sameUnit(document().segments().get(last + 1), segment)) {
+            last++;
+        }
+        return IntStream.rangeClosed(first, last).boxed().toList();
+    }
+
+    private static boolean sameUnit(Segment one, Segment other) {
+        return one.part() == other.part() && one.unit().equals(other.unit());
     }
 
     /** What is being typed into a segment; all of it is one step until something else is done or {@link #endTyping} is called. */
@@ -166,10 +250,18 @@ public final class Track {
         List<SegmentEdit> edits = new ArrayList<>();
         for (int i = 0; i < values.length; i++) {
             if (values[i] != null) {
-                edits.add(new SegmentEdit(i, values[i].target(), values[i].state()));
+                boolean locked = value(i).locked();
+                boolean was = document().segments().get(i).locked();
+                Optional<Boolean> lock = locked == was ? Optional.empty() : Optional.of(locked);
+                edits.add(new SegmentEdit(i, values[i].target(), values[i].state(), lock));
             }
         }
         return edits;
+    }
+
+    /** The state of a segment as the file can say it. */
+    public State keptState(int index) {
+        return file.kept(state(index), target(index));
     }
 
     /** Writes the file as it stands now. */

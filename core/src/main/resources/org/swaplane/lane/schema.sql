@@ -1,7 +1,8 @@
 create table if not exists setting (key text primary key, value text not null) without rowid;
 
 create table if not exists track (
-    id integer primary key, name text not null, sha256 text not null, format text not null, added_at text not null);
+    id integer primary key, name text not null, sha256 text not null, format text not null, added_at text not null,
+    target_language text not null default '');
 
 create table if not exists step (
     id integer primary key, track integer not null references track, kind text not null, who text not null,
@@ -11,7 +12,8 @@ create index if not exists step_by_track on step (track, undone, id);
 
 create table if not exists change (
     step integer not null references step, segment integer not null, key text not null,
-    target_before text not null, state_before text not null, target_after text not null, state_after text not null);
+    target_before text not null, state_before text not null, target_after text not null, state_after text not null,
+    locked_before integer not null default 0, locked_after integer not null default 0);
 
 create index if not exists change_by_step on change (step);
 

@@ -13,7 +13,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
+import org.swaplane.content.Tag;
+import org.swaplane.document.Lock;
+import org.swaplane.document.Segment;
 import org.swaplane.document.SegmentBuilder;
+import org.swaplane.document.State;
 
 class ChecksTest {
     private static List<Finding> find(SegmentBuilder segment) {
@@ -107,6 +111,31 @@ class ChecksTest {
             List<Finding> findings = find(aSegment().source("<1><2>a</2></1>").target("<1><2>ä</1></2>"));
 
             assertThat(findings).hasSize(1);
+        }
+
+        @Test
+        void tagsThatTheFileWantsInTheirOrderMustStandInIt() {
+            Tag.Rights fixed = new Tag.Rights(true, true, false, true);
+            Tag one = new Tag(Tag.Kind.STANDALONE, "ph:1", "<ph id='1'/>", "", fixed);
+            Tag two = new Tag(Tag.Kind.STANDALONE, "ph:2", "<ph id='2'/>", "", fixed);
+            CheckedSegment sound = aSegment().checked();
+            Segment segment = sound.segment();
+            Segment tagged = new Segment(
+                    segment.key(),
+                    0,
+                    "u",
+                    Content.of(one, two),
+                    Content.EMPTY,
+                    State.TRANSLATED,
+                    "",
+                    Lock.NONE,
+                    segment.about());
+
+            assertThat(CheckRun.ofAllChecks().run(new CheckedSegment(0, tagged, Content.of(two, one), "en", "de")))
+                    .extracting(Finding::check)
+                    .containsExactly("tags");
+            assertThat(CheckRun.ofAllChecks().run(new CheckedSegment(0, tagged, Content.of(one, two), "en", "de")))
+                    .isEmpty();
         }
 
         @Test

@@ -67,7 +67,16 @@ public final class SegmentBuilder {
     }
 
     public Segment build() {
-        return new Segment(key, 0, key, source, target, state, "", locked, notes, 0);
+        return new Segment(
+                key,
+                0,
+                key,
+                source,
+                target,
+                state,
+                "",
+                locked ? Lock.FILE : Lock.NONE,
+                new Segment.About(notes, Limits.NONE, List.of(), -1));
     }
 
     public CheckedSegment checked() {

@@ -34,7 +34,7 @@ public record Fidelity(BilingualFormat format) {
     }
 
     private BilingualFile read(byte[] file) throws IOException {
-        return format.read(Source.of("info.xlf", file), Progress.NONE);
+        return format.read(Source.of("info.xlf", file), FileOptions.NONE, Progress.NONE);
     }
 
     private static byte[] write(BilingualFile file, List<SegmentEdit> edits) throws IOException {

@@ -15,6 +15,7 @@ import org.swaplane.demo.DemoLane;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Head;
 import org.swaplane.format.SegmentEdit;
@@ -39,8 +40,8 @@ class DryRunTest {
         }
 
         @Override
-        public BilingualFile read(Source source, Progress progress) throws IOException {
-            BilingualFile sound = new Xliff12Format().read(source, progress);
+        public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
+            BilingualFile sound = new Xliff12Format().read(source, options, progress);
             return new BilingualFile() {
                 @Override
                 public BilingualDocument document() {

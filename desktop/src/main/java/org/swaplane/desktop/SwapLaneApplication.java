@@ -1,11 +1,7 @@
 package org.swaplane.desktop;
 
-import java.io.File;
-import java.nio.file.Path;
-import java.util.List;
 import javafx.application.Application;
 import javafx.scene.Scene;
-import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Strings;
@@ -26,19 +22,12 @@ public final class SwapLaneApplication extends Application {
     @Override
     public void start(Stage stage) {
         session = new LaneSession(lane);
-        Scene scene = Window.scene(session, () -> choose(stage));
+        Scene scene = Window.scene(session, new DialogPicker(stage));
         stage.setTitle(Strings.say("app.title", session.lane().name()));
         stage.setScene(scene);
         stage.setWidth(1280);
         stage.setHeight(800);
         stage.show();
-    }
-
-    private static List<Path> choose(Stage stage) {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle(Strings.say("board.choose"));
-        List<File> files = chooser.showOpenMultipleDialog(stage);
-        return files == null ? List.of() : files.stream().map(File::toPath).toList();
     }
 
     @Override

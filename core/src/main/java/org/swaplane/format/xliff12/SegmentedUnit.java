@@ -9,9 +9,11 @@ import java.util.stream.Collectors;
 import org.swaplane.content.Content;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
+import org.swaplane.format.MirroredStates;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Splice;
 import org.swaplane.format.StartTag;
+import org.swaplane.format.TagEdits;
 import org.swaplane.format.TargetSlot;
 import org.swaplane.format.XmlContent;
 
@@ -37,7 +39,7 @@ record SegmentedUnit(
     }
 
     /** The splices for the edits of this unit; {@code all} are the segments of the document. */
-    List<Splice> splices(List<SegmentEdit> edits, List<Segment> all) {
+    List<Splice> splices(List<SegmentEdit> edits, List<Segment> all, TagEdits tags, MirroredStates mirrored) {
         List<Segment> segments = all.subList(first, first + size());
         List<Content> contents =
                 new ArrayList<>(segments.stream().map(Segment::target).toList());
@@ -52,7 +54,10 @@ record SegmentedUnit(
         State now = lowest(states);
         List<Splice> splices = new ArrayList<>();
         if (States12.isApproved(before) != States12.isApproved(now)) {
-            splices.add(target.ownerTag(key, tag -> tag.with("approved", States12.isApproved(now) ? "yes" : "no")));
+            tags.change(target.ownerTag(), key, tag -> tag.with("approved", States12.isApproved(now) ? "yes" : "no"));
+        }
+        if (now != before && mirrored.concern("trans-unit")) {
+            tags.change(target.ownerTag(), key, mirrored.on("trans-unit", now));
         }
         boolean changed =
                 !contents.equals(segments.stream().map(Segment::target).toList());
@@ -60,14 +65,14 @@ record SegmentedUnit(
         boolean saysSo =
                 now == State.TRANSLATED && segments.get(0).nativeState().isEmpty();
         boolean newState = now != before && !saysSo;
+        UnaryOperator<StartTag> stated = Xliff12File.stated(now, mirrored);
         if (!target.exists()) {
             if (changed) {
-                splices.add(target.insertWritten(key, " state=\"" + States12.write(now) + '"', whole(contents)));
+                splices.add(target.insertWritten(key, stated, whole(contents)));
             }
             return splices;
         }
-        Optional<UnaryOperator<StartTag>> tag =
-                newState ? Optional.of(each -> each.with("state", States12.write(now))) : Optional.empty();
+        Optional<UnaryOperator<StartTag>> tag = newState ? Optional.of(stated) : Optional.empty();
         if (targets.stream().allMatch(Optional::isEmpty)) {
             splices.addAll(target.rewriteWritten(key, tag, changed ? Optional.of(whole(contents)) : Optional.empty()));
             return splices;

@@ -1,5 +1,6 @@
 package org.swaplane.format.xliff12;
 
+import java.util.List;
 import org.swaplane.content.Content;
 
 /**
@@ -10,5 +11,13 @@ import org.swaplane.content.Content;
  * @param contentStart end of its start tag
  * @param contentEnd begin of its end tag
  * @param end end of the element
+ * @param subFlows within its tags
  */
-record SubSegment(String mid, Content content, long start, long contentStart, long contentEnd, long end) {}
+record SubSegment(
+        String mid,
+        Content content,
+        long start,
+        long contentStart,
+        long contentEnd,
+        long end,
+        List<SubContent> subFlows) {}

@@ -13,10 +13,13 @@ import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.EncodedText;
+import org.swaplane.format.MirroredStates;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Splice;
 import org.swaplane.format.SplicedCopy;
 import org.swaplane.format.StartTag;
+import org.swaplane.format.TagEdits;
+import org.swaplane.format.TagPlace;
 import org.swaplane.format.TargetSlot;
 import org.swaplane.task.Progress;
 
@@ -24,23 +27,40 @@ import org.swaplane.task.Progress;
 final class Xliff12File implements BilingualFile {
     private final EncodedText text;
     private final BilingualDocument document;
-    private final List<TargetSlot> slots;
-    private final Map<Integer, SegmentedUnit> segmented;
+    private final Places places;
+    private final String targetLanguage;
+    private final MirroredStates mirrored;
 
     /**
-     * Slots are in the order of the document's segments.
+     * Where everything stands that may be written.
      *
+     * @param slots in the order of the document's segments
      * @param segmented the units with a segmented source, by the index of each of their segments
+     * @param withoutLanguage file elements that shall get a target language
      */
+    record Places(
+            List<TargetSlot> slots,
+            Map<Integer, SegmentedUnit> segmented,
+            SubFlows subFlows,
+            List<TagPlace> withoutLanguage) {
+        Places {
+            slots = List.copyOf(slots);
+            segmented = Map.copyOf(segmented);
+            withoutLanguage = List.copyOf(withoutLanguage);
+        }
+    }
+
     Xliff12File(
             EncodedText text,
             BilingualDocument document,
-            List<TargetSlot> slots,
-            Map<Integer, SegmentedUnit> segmented) {
+            Places places,
+            String targetLanguage,
+            MirroredStates mirrored) {
         this.text = text;
         this.document = document;
-        this.slots = List.copyOf(slots);
-        this.segmented = Map.copyOf(segmented);
+        this.places = places;
+        this.targetLanguage = targetLanguage;
+        this.mirrored = mirrored;
     }
 
     @Override
@@ -49,37 +69,63 @@ final class Xliff12File implements BilingualFile {
     }
 
     @Override
+    public boolean canLock() {
+        return true;
+    }
+
+    @Override
     public void write(List<SegmentEdit> edits, OutputStream out, Progress progress) throws IOException {
         List<Splice> splices = new ArrayList<>();
+        TagEdits tags = new TagEdits();
+        for (TagPlace file : places.withoutLanguage()) {
+            tags.change(file, targetLanguage, tag -> tag.with("target-language", targetLanguage));
+        }
         Map<SegmentedUnit, List<SegmentEdit>> byUnit = new LinkedHashMap<>();
-        for (SegmentEdit edit : edits) {
-            SegmentedUnit unit = segmented.get(edit.segment());
+        for (SegmentEdit edit : places.subFlows().resolved(edits, document.segments(), places.slots(), splices)) {
+            Segment segment = document.segments().get(edit.segment());
+            TargetSlot slot = places.slots().get(edit.segment());
+            edit.lock()
+                    .ifPresent(lock -> tags.change(
+                            slot.ownerTag(), segment.key(), tag -> tag.with("translate", lock ? "no" : "yes")));
+            SegmentedUnit unit = places.segmented().get(edit.segment());
             if (unit == null) {
-                addSplices(splices, edit, document.segments().get(edit.segment()), slots.get(edit.segment()));
+                addSplices(splices, tags, edit, segment, slot);
             } else {
                 byUnit.computeIfAbsent(unit, none -> new ArrayList<>()).add(edit);
             }
         }
-        byUnit.forEach((unit, own) -> splices.addAll(unit.splices(own, document.segments())));
+        byUnit.forEach((unit, own) -> splices.addAll(unit.splices(own, document.segments(), tags, mirrored)));
+        splices.addAll(tags.splices());
         SplicedCopy.write(text, splices, out, progress);
     }
 
-    private static void addSplices(List<Splice> splices, SegmentEdit edit, Segment segment, TargetSlot slot) {
+    private void addSplices(List<Splice> splices, TagEdits tags, SegmentEdit edit, Segment segment, TargetSlot slot) {
         boolean newTarget = !edit.target().equals(segment.target());
         boolean newState = edit.state() != segment.state() || newTarget && wakesAnotherState(edit, segment);
-        String state = States12.write(edit.state());
         if (newState && approvedChanges(edit.state(), segment.state())) {
             String approved = States12.isApproved(edit.state()) ? "yes" : "no";
-            splices.add(slot.ownerTag(segment.key(), tag -> tag.with("approved", approved)));
+            tags.change(slot.ownerTag(), segment.key(), tag -> tag.with("approved", approved));
         }
+        if (newState && mirrored.concern("trans-unit")) {
+            tags.change(slot.ownerTag(), segment.key(), mirrored.on("trans-unit", edit.state()));
+        }
+        UnaryOperator<StartTag> stated = stated(edit.state(), mirrored);
         if (slot.exists()) {
-            Optional<UnaryOperator<StartTag>> tag =
-                    newState ? Optional.of(each -> each.with("state", state)) : Optional.empty();
-            splices.addAll(slot.rewrite(segment.key(), tag, newTarget ? Optional.of(edit.target()) : Optional.empty()));
+            splices.addAll(slot.rewrite(
+                    segment.key(),
+                    newState ? Optional.of(stated) : Optional.empty(),
+                    newTarget ? Optional.of(edit.target()) : Optional.empty()));
         } else if (newTarget || newState && edit.state() != State.INITIAL) {
-            String attributes = edit.state() == State.TRANSLATED ? "" : " state=\"" + state + '"';
-            splices.add(slot.insert(segment.key(), attributes, edit.target()));
+            // A target without a state is a translation already.
+            UnaryOperator<StartTag> tag =
+                    edit.state() == State.TRANSLATED ? mirrored.on("target", edit.state()) : stated;
+            splices.add(slot.insert(segment.key(), tag, edit.target()));
         }
+    }
+
+    /** The start tag of a target with this state. */
+    static UnaryOperator<StartTag> stated(State state, MirroredStates mirrored) {
+        return tag -> mirrored.on("target", state).apply(tag.with("state", States12.write(state)));
     }
 
     /** With the new target, the file's own words would say another state than the one that is meant. */

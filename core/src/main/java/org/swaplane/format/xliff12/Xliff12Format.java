@@ -5,6 +5,7 @@ import java.util.regex.Pattern;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.EncodedText;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
@@ -28,7 +29,7 @@ public final class Xliff12Format implements BilingualFormat {
     }
 
     @Override
-    public BilingualFile read(Source source, Progress progress) throws IOException {
-        return new Xliff12Reader(EncodedText.of(source), progress).read();
+    public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
+        return new Xliff12Reader(EncodedText.of(source), options, progress).read();
     }
 }

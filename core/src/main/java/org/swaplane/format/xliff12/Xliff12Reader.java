@@ -12,13 +12,21 @@ import java.util.Set;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.swaplane.content.Content;
+import org.swaplane.content.Tag;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Limits;
+import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
+import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
+import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.ElementText;
 import org.swaplane.format.EncodedText;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.Marks;
+import org.swaplane.format.TagPlace;
 import org.swaplane.format.TargetDraft;
 import org.swaplane.format.TargetSlot;
 import org.swaplane.format.XmlPass;
@@ -33,21 +41,33 @@ final class Xliff12Reader extends XmlPass {
     private final List<Segment> segments = new ArrayList<>();
     private final List<TargetSlot> slots = new ArrayList<>();
     private final Map<Integer, SegmentedUnit> segmented = new HashMap<>();
+    private final List<SubFlow> subFlows = new ArrayList<>();
+    private final List<TagPlace> withoutLanguage = new ArrayList<>();
     private final Map<String, Integer> keys = new HashMap<>();
-    /** For each open group: its id, and whether {@code translate} is {@code no} in it. */
     private final Deque<Group> groups = new ArrayDeque<>();
 
-    private record Group(String id, boolean locked) {}
+    /** An open file or group; {@code locked} where {@code translate} is {@code no} in it. */
+    private record Group(String id, boolean locked, List<Note> notes) {}
 
-    Xliff12Reader(EncodedText text, Progress progress) {
-        super(text, progress);
+    Xliff12Reader(EncodedText text, FileOptions options, Progress progress) {
+        super(text, options, progress);
     }
 
     BilingualFile read() throws IOException {
         run();
         BilingualDocument document =
-                new BilingualDocument(Xliff12Format.ID, text.encoding().label(), parts, segments, problems);
-        return new Xliff12File(text, document, slots, segmented);
+                new BilingualDocument(Xliff12Format.ID, text.encoding().label(), parts, segments, problems, foreign());
+        Xliff12File.Places places = new Xliff12File.Places(
+                slots,
+                segmented,
+                new SubFlows(subFlows),
+                options.targetLanguage().isEmpty() ? List.of() : withoutLanguage);
+        return new Xliff12File(text, document, places, options.targetLanguage(), mirroredStates());
+    }
+
+    @Override
+    protected boolean isOurNamespace(String namespace) {
+        return NAMESPACES.contains(namespace);
     }
 
     @Override
@@ -55,23 +75,47 @@ final class Xliff12Reader extends XmlPass {
         if (event == XMLStreamConstants.START_ELEMENT && isOurs()) {
             switch (xml.getLocalName()) {
                 case "file" -> openFile();
-                case "group" -> groups.push(new Group(attribute("id"), lockedHere()));
+                case "group", "bin-unit" -> groups.push(new Group(attribute("id"), lockedHere(), new ArrayList<>(0)));
                 case "trans-unit" -> readUnit();
+                case "note" -> outerNote();
+                case "context-group" ->
+                    readContexts(
+                            groups.isEmpty() ? new ArrayList<>() : groups.peek().notes());
                 default -> {}
             }
         } else if (event == XMLStreamConstants.END_ELEMENT && isOurs()) {
             switch (xml.getLocalName()) {
-                case "file", "group" -> groups.pop();
+                case "file", "group", "bin-unit" -> groups.pop();
                 default -> {}
             }
         }
     }
 
-    private void openFile() {
-        parts.add(new Part(attribute("original"), attribute("source-language"), attribute("target-language")));
-        groups.push(new Group(attribute("original"), false));
-        if (attribute("target-language").isEmpty()) {
-            problem("the file element does not name its target language");
+    private void openFile() throws XMLStreamException {
+        String target = attribute("target-language");
+        parts.add(new Part(attribute("original"), attribute("source-language"), targetLanguage(target), List.of()));
+        groups.push(new Group(attribute("original"), false, List.of()));
+        checkLanguage(attribute("source-language"));
+        checkLanguage(target);
+        if (target.isEmpty()) {
+            withoutLanguage.add(tagHere());
+            if (options.targetLanguage().isEmpty()) {
+                problem("the file element does not name its target language");
+            }
+        }
+    }
+
+    /** A note in a group is about all in it; one in the header of a file is about the file. */
+    private void outerNote() throws XMLStreamException {
+        boolean inGroup = groups.size() > 1;
+        Note note = readNote();
+        if (inGroup) {
+            groups.peek().notes().add(note);
+        } else if (!parts.isEmpty()) {
+            Part part = parts.remove(parts.size() - 1);
+            List<Note> notes = new ArrayList<>(part.notes());
+            notes.add(note);
+            parts.add(new Part(part.name(), part.sourceLanguage(), part.targetLanguage(), notes));
         }
     }
 
@@ -88,16 +132,14 @@ final class Xliff12Reader extends XmlPass {
                 new TargetDraft(start(), end()),
                 attribute("id"),
                 lockedHere(),
-                attribute("approved").equals("yes"));
-        unit.maxLength = characters(attribute("maxwidth"));
-        recent.forgetBefore(start());
+                attribute("approved").equals("yes"),
+                limits());
+        groups.forEach(group -> unit.notes.addAll(group.notes()));
         if (parts.isEmpty()) {
             problem("unit " + unit.id + " stands outside a file element");
-            parts.add(new Part("", "", ""));
+            parts.add(new Part("", "", "", List.of()));
         }
-        while (!(xml.next() == XMLStreamConstants.END_ELEMENT
-                && isOurs()
-                && xml.getLocalName().equals("trans-unit"))) {
+        while (!endsOurs("trans-unit", xml.next())) {
             if (xml.getEventType() == XMLStreamConstants.START_ELEMENT) {
                 readChild(unit);
             }
@@ -108,14 +150,67 @@ final class Xliff12Reader extends XmlPass {
     private void readChild(UnitDraft unit) throws XMLStreamException {
         String name = isOurs() ? xml.getLocalName() : "";
         switch (name) {
-            case "source" -> readSource(unit.draft, new InlineReader(xml, recent, tags));
+            case "source" -> {
+                InlineReader inline = inline();
+                readSource(unit.draft, inline);
+                unit.sourceSubFlows = inline.subFlows();
+            }
             case "target" -> readTarget(unit);
             case "seg-source" -> readSegmentedSource(unit);
-            case "note" -> {
-                String from = attribute("from");
-                unit.notes.add(new Note(ElementText.read(xml), from));
-            }
+            case "note" -> unit.notes.add(readNote());
+            case "context-group" -> readContexts(unit.notes);
+            case "alt-trans" -> readProposals(unit);
             default -> xml.skipElement();
+        }
+    }
+
+    private InlineReader inline() {
+        return new InlineReader(xml, recent, tags);
+    }
+
+    private Note readNote() throws XMLStreamException {
+        String from = attribute("from");
+        Note.Kind kind =
+                switch (attribute("annotates")) {
+                    case "source" -> Note.Kind.SOURCE;
+                    case "target" -> Note.Kind.TARGET;
+                    default -> Note.Kind.GENERAL;
+                };
+        int priority = number("priority");
+        return new Note(ElementText.read(xml), from, kind, priority);
+    }
+
+    private void readContexts(List<Note> notes) throws XMLStreamException {
+        while (!endsOurs("context-group", xml.next())) {
+            if (xml.getEventType() == XMLStreamConstants.START_ELEMENT) {
+                String type = attribute("context-type");
+                notes.add(new Note(ElementText.read(xml), type, Note.Kind.CONTEXT, 0));
+            }
+        }
+    }
+
+    /** Other translations for the unit or one of its segments (section 2.4.1, alt-trans); never its target. */
+    private void readProposals(UnitDraft unit) throws XMLStreamException {
+        String mid = attribute("mid");
+        int score = Proposal.score(attribute("match-quality"));
+        String kind = attribute("alttranstype");
+        String origin = String.join(
+                ", ",
+                List.of(attribute("origin"), attribute("tool-id"), kind.equals("proposal") ? "" : kind).stream()
+                        .filter(word -> !word.isEmpty())
+                        .toList());
+        Content source = Content.EMPTY;
+        while (!endsOurs("alt-trans", xml.next())) {
+            if (xml.getEventType() == XMLStreamConstants.START_ELEMENT) {
+                switch (isOurs() ? xml.getLocalName() : "") {
+                    case "source" -> source = inline().read();
+                    case "target" ->
+                        unit.proposals
+                                .computeIfAbsent(mid, none -> new ArrayList<>(1))
+                                .add(new Proposal(source, inline().read(), score, origin));
+                    default -> xml.skipElement();
+                }
+            }
         }
     }
 
@@ -125,12 +220,17 @@ final class Xliff12Reader extends XmlPass {
             xml.skipElement();
             return;
         }
+        if (!unit.draft.hasSource()) {
+            problem("unit " + unit.id + " has its target before its source");
+        }
         unit.nativeState = attribute("state").intern();
         if (!States12.isKnown(unit.nativeState)) {
             problem("unit " + unit.id + " has the unknown state '" + unit.nativeState + "', taken for translated");
         }
         if (unit.subSegments.isEmpty()) {
-            readTarget(unit.draft, new InlineReader(xml, recent, tags));
+            InlineReader inline = inline();
+            readTarget(unit.draft, inline);
+            unit.targetSubFlows = inline.subFlows();
         } else {
             readSegmentedTarget(unit);
         }
@@ -165,7 +265,7 @@ final class Xliff12Reader extends XmlPass {
         unit.draft.target(Content.EMPTY, start, contentStart, start(), end());
         if (unsegmented) {
             problem("unit " + unit.id + " has a segmented source and a target that is not; it is locked");
-            unit.locked = true;
+            unit.lock = Lock.STRUCTURE;
         }
     }
 
@@ -180,8 +280,9 @@ final class Xliff12Reader extends XmlPass {
                     long start = start();
                     long contentStart = end();
                     String mid = attribute("mid");
-                    Content content = new InlineReader(xml, recent, tags).read();
-                    found.add(new SubSegment(mid, content, start, contentStart, start(), end()));
+                    InlineReader inline = inline();
+                    Content content = inline.read();
+                    found.add(new SubSegment(mid, content, start, contentStart, start(), end(), inline.subFlows()));
                 } else {
                     depth++;
                 }
@@ -203,23 +304,52 @@ final class Xliff12Reader extends XmlPass {
             problem("the unit id '" + unit.id + "' occurs " + before + " times");
         }
         String key = before > 1 ? path + '~' + before : path;
+        Tag unpaired = unpaired(unit.draft.source());
+        if (unpaired != null) {
+            problem("unit " + unit.id + " has the code " + unpaired.code() + " without its other half");
+        }
         if (unit.subSegments.isEmpty()) {
-            add(unit, key, unit.draft.source(), unit.draft.target());
+            add(unit, key, unit.draft.source(), unit.draft.target(), proposals(unit, "", true));
+            addSubFlows(unit, key, segments.size() - 1, unit.sourceSubFlows, unit.targetSubFlows);
         } else {
             addSubSegments(unit, key);
         }
+    }
+
+    /** A code that opens or closes a pair whose other half is not in the source of the unit, or null. */
+    private static Tag unpaired(Content source) {
+        Map<String, Tag> open = new HashMap<>(0);
+        for (Tag tag : source.tags()) {
+            if (tag.kind() == Tag.Kind.OPEN) {
+                open.put(tag.id(), tag);
+            } else if (tag.kind() == Tag.Kind.CLOSE && open.remove(tag.id()) == null) {
+                return tag;
+            }
+        }
+        return open.isEmpty() ? null : open.values().iterator().next();
     }
 
     private void addSubSegments(UnitDraft unit, String key) {
         List<Optional<SubSegment>> targets = unit.subSegments.stream()
                 .map(each -> Optional.ofNullable(unit.subTargets.get(each.mid())))
                 .toList();
-        SegmentedUnit whole = new SegmentedUnit(segments.size(), unit.draft.slot(), unit.frames, unit.tail, targets);
+        int first = segments.size();
+        SegmentedUnit whole = new SegmentedUnit(first, unit.draft.slot(), unit.frames, unit.tail, targets);
         for (int i = 0; i < targets.size(); i++) {
             SubSegment source = unit.subSegments.get(i);
             segmented.put(segments.size(), whole);
             Content target = targets.get(i).map(SubSegment::content).orElse(Content.EMPTY);
-            add(unit, key + '/' + source.mid(), source.content(), target);
+            add(
+                    unit,
+                    key + '/' + source.mid(),
+                    source.content(),
+                    target,
+                    proposals(unit, source.mid(), targets.size() == 1));
+        }
+        for (int i = 0; i < targets.size(); i++) {
+            SubSegment source = unit.subSegments.get(i);
+            List<SubContent> inTarget = targets.get(i).map(SubSegment::subFlows).orElse(List.of());
+            addSubFlows(unit, key + '/' + source.mid(), first + i, source.subFlows(), inTarget);
         }
         long known = targets.stream().filter(Optional::isPresent).count();
         if (known < unit.subTargets.size()) {
@@ -227,18 +357,44 @@ final class Xliff12Reader extends XmlPass {
         }
     }
 
-    private void add(UnitDraft unit, String key, Content source, Content target) {
+    private void addSubFlows(
+            UnitDraft unit, String key, int parent, List<SubContent> sources, List<SubContent> targets) {
+        int number = 1;
+        for (SubContent source : sources) {
+            if (source.content().isEmpty()) {
+                continue;
+            }
+            Optional<SubContent> target =
+                    targets.stream().filter(source::matches).findFirst();
+            subFlows.add(new SubFlow(segments.size(), parent, source, target));
+            Content content = target.map(SubContent::content).orElse(Content.EMPTY);
+            add(unit, key + "/sub:" + number++, source.content(), content, List.of());
+        }
+    }
+
+    /** A translation of the whole unit is one of its segment only where it has just one. */
+    private static List<Proposal> proposals(UnitDraft unit, String mid, boolean only) {
+        List<Proposal> found = new ArrayList<>(unit.proposals.getOrDefault(mid, List.of()));
+        if (only && !mid.isEmpty()) {
+            found.addAll(unit.proposals.getOrDefault("", List.of()));
+        }
+        return found;
+    }
+
+    private void add(UnitDraft unit, String key, Content source, Content target, List<Proposal> proposals) {
+        Marks marks = marks();
+        State state = States12.read(!target.isEmpty(), unit.nativeState, unit.approved);
+        boolean plain = unit.notes.isEmpty() && unit.limits.isNone() && proposals.isEmpty() && marks.score() < 0;
         segments.add(new Segment(
                 key,
                 parts.size() - 1,
                 unit.id,
                 source,
                 target,
-                States12.read(!target.isEmpty(), unit.nativeState, unit.approved),
+                marks.state().orElse(state),
                 unit.nativeState,
-                unit.locked,
-                unit.notes,
-                unit.maxLength));
+                marks.lock(unit.lock),
+                plain ? Segment.About.NOTHING : new Segment.About(unit.notes, unit.limits, proposals, marks.score())));
         slots.add(unit.draft.slot());
     }
 
@@ -249,43 +405,18 @@ final class Xliff12Reader extends XmlPass {
         return path.toString();
     }
 
-    private int characters(String maxWidth) {
-        // Without size-unit the limit is in pixels of a font that we do not know (section 2.3, size-unit).
-        if (maxWidth.isEmpty() || !attribute("size-unit").equals("char")) {
-            return 0;
+    /** Without size-unit an extent is in pixels of a font that we do not know (section 2.3, size-unit). */
+    private Limits limits() {
+        int min = number("minwidth");
+        int max = number("maxwidth");
+        int minBytes = number("minbytes");
+        int maxBytes = number("maxbytes");
+        if (min + max + minBytes + maxBytes == 0) {
+            return Limits.NONE;
         }
-        try {
-            return Integer.parseInt(maxWidth.strip());
-        } catch (NumberFormatException e) {
-            problem("maxwidth '" + maxWidth + "' is not a number");
-            return 0;
-        }
-    }
-
-    @Override
-    protected boolean isOurNamespace(String namespace) {
-        return NAMESPACES.contains(namespace);
-    }
-
-    /** What is known of a unit while it is being read. */
-    private static final class UnitDraft {
-        private final TargetDraft draft;
-        private final String id;
-        private boolean locked;
-        private final boolean approved;
-        private final List<Note> notes = new ArrayList<>(0);
-        private List<SubSegment> subSegments = List.of();
-        private List<SegmentedUnit.Frame> frames = List.of();
-        private Map<String, SubSegment> subTargets = Map.of();
-        private String tail = "";
-        private String nativeState = "";
-        private int maxLength;
-
-        private UnitDraft(TargetDraft draft, String id, boolean locked, boolean approved) {
-            this.draft = draft;
-            this.id = id;
-            this.locked = locked;
-            this.approved = approved;
-        }
+        String unit = attribute("size-unit").isEmpty() ? "pixel" : attribute("size-unit");
+        return unit.equals("byte")
+                ? new Limits(0, 0, "", Math.max(min, minBytes), maxBytes == 0 ? max : maxBytes)
+                : new Limits(min, max, min + max == 0 ? "" : unit, minBytes, maxBytes);
     }
 }

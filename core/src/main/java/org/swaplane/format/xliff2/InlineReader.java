@@ -11,6 +11,7 @@ import org.swaplane.format.TagPool;
 /**
  * Reads what stands in a {@code source} or {@code target}: {@code pc} and {@code mrk} are pairs around text, {@code sc}/{@code ec} and
  * {@code sm}/{@code em} are pairs by {@code startRef}, everything else is one tag that stands alone (XLIFF 2.1, section 4.2.3).
+ * Text that is marked as not to be translated is one tag, so that nobody edits it.
  */
 final class InlineReader extends InlinePass {
     private final Map<String, String> originalData;
@@ -27,15 +28,32 @@ final class InlineReader extends InlinePass {
         switch (name) {
             case "pc" ->
                 pair("pc:" + attribute("id"), label("dispStart", "dataRefStart"), label("dispEnd", "dataRefEnd"));
-            case "mrk" -> pair("mrk:" + attribute("id"), attribute("type"), "");
+            case "mrk" -> {
+                if (attribute("translate").equals("no")) {
+                    whole(Tag.Kind.STANDALONE, "mrk:" + attribute("id"), attribute("type"));
+                } else {
+                    pair("mrk:" + attribute("id"), firstOf("value", "type"), "");
+                }
+            }
             case "sc" -> whole(Tag.Kind.OPEN, "sc:" + attribute("id"), label);
-            case "sm" -> whole(Tag.Kind.OPEN, "sm:" + attribute("id"), attribute("type"));
+            case "sm" -> whole(Tag.Kind.OPEN, "sm:" + attribute("id"), firstOf("value", "type"));
             // An end whose start is in another unit has an id of its own.
             case "ec" -> whole(Tag.Kind.CLOSE, "sc:" + firstOf("startRef", "id"), label);
             case "em" -> whole(Tag.Kind.CLOSE, "sm:" + firstOf("startRef", "id"), "");
             case "cp" -> whole(Tag.Kind.STANDALONE, "cp:" + attribute("hex"), "U+" + attribute("hex"));
             default -> whole(Tag.Kind.STANDALONE, name + ':' + attribute("id"), label);
         }
+    }
+
+    /** The defaults are those of XLIFF 2.1, section 4.3.1: canReorder {@code firstNo} begins a sequence that stays in order. */
+    @Override
+    protected Tag.Rights rights() {
+        boolean copy = !attribute("canCopy").equals("no");
+        boolean delete = !attribute("canDelete").equals("no");
+        boolean reorder =
+                attribute("canReorder").isEmpty() || attribute("canReorder").equals("yes");
+        boolean overlap = !attribute("canOverlap").equals("no");
+        return copy && delete && reorder && overlap ? Tag.Rights.ALL : new Tag.Rights(copy, delete, reorder, overlap);
     }
 
     private String label(String disp, String dataRef) {

@@ -6,6 +6,7 @@ import java.util.regex.Pattern;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.EncodedText;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
@@ -29,7 +30,7 @@ public final class Xliff2Format implements BilingualFormat {
     }
 
     @Override
-    public BilingualFile read(Source source, Progress progress) throws IOException {
-        return new Xliff2Reader(EncodedText.of(source), progress).read();
+    public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
+        return new Xliff2Reader(EncodedText.of(source), options, progress).read();
     }
 }

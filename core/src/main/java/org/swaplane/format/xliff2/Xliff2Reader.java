@@ -7,16 +7,24 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
+import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Limits;
+import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
+import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.ElementText;
 import org.swaplane.format.EncodedText;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.Marks;
+import org.swaplane.format.TagPlace;
 import org.swaplane.format.TargetDraft;
 import org.swaplane.format.TargetSlot;
 import org.swaplane.format.XmlPass;
@@ -25,6 +33,9 @@ import org.swaplane.task.Progress;
 /** One pass over an XLIFF 2 file: its segments, and the slot of each target. */
 final class Xliff2Reader extends XmlPass {
     private static final String CORE = "urn:oasis:names:tc:xliff:document:2.";
+    private static final String MATCHES = "urn:oasis:names:tc:xliff:matches:2.0";
+    private static final String GLOSSARY = "urn:oasis:names:tc:xliff:glossary:2.0";
+    private static final String METADATA = "urn:oasis:names:tc:xliff:metadata:2.0";
     private static final String SIZE_RESTRICTION = "urn:oasis:names:tc:xliff:sizerestriction:2.0";
 
     private final List<Part> parts = new ArrayList<>();
@@ -33,21 +44,26 @@ final class Xliff2Reader extends XmlPass {
     private final Map<String, Integer> keys = new HashMap<>();
     private final Deque<Scope> scopes = new ArrayDeque<>();
     private String version = "2.0";
+    private final List<TagPlace> unitTags = new ArrayList<>();
     private String sourceLanguage = "";
     private String targetLanguage = "";
+    private String sizeProfile = "codepoints";
+    private Optional<TagPlace> withoutLanguage = Optional.empty();
 
-    /** An open file or group: its id, and whether {@code translate} is {@code no} in it. */
-    private record Scope(String id, boolean locked) {}
+    /** An open file or group; {@code locked} where {@code translate} is {@code no} in it. */
+    private record Scope(String id, boolean locked, List<Note> notes) {}
 
-    Xliff2Reader(EncodedText text, Progress progress) {
-        super(text, progress);
+    Xliff2Reader(EncodedText text, FileOptions options, Progress progress) {
+        super(text, options, progress);
     }
 
     BilingualFile read() throws IOException {
         run();
-        BilingualDocument document =
-                new BilingualDocument("xliff-" + version, text.encoding().label(), parts, segments, problems);
-        return new Xliff2File(text, document, slots);
+        BilingualDocument document = new BilingualDocument(
+                "xliff-" + version, text.encoding().label(), parts, segments, problems, foreign());
+        Xliff2File.Places places = new Xliff2File.Places(
+                slots, unitTags, options.targetLanguage().isEmpty() ? Optional.empty() : withoutLanguage);
+        return new Xliff2File(text, document, places, options.targetLanguage(), mirroredStates());
     }
 
     @Override
@@ -61,10 +77,13 @@ final class Xliff2Reader extends XmlPass {
             switch (xml.getLocalName()) {
                 case "xliff" -> openRoot();
                 case "file" -> openFile();
-                case "group" -> scopes.push(new Scope(attribute("id"), lockedHere()));
+                case "group" -> scopes.push(new Scope(attribute("id"), lockedHere(), new ArrayList<>(0)));
                 case "unit" -> readUnit();
+                case "note" -> outerNote();
                 default -> {}
             }
+        } else if (event == XMLStreamConstants.START_ELEMENT && isModule(SIZE_RESTRICTION, "profiles")) {
+            sizeProfile = attribute("generalProfile").isEmpty() ? sizeProfile : attribute("generalProfile");
         } else if (event == XMLStreamConstants.END_ELEMENT && isOurs()) {
             switch (xml.getLocalName()) {
                 case "file", "group" -> scopes.pop();
@@ -73,19 +92,54 @@ final class Xliff2Reader extends XmlPass {
         }
     }
 
-    private void openRoot() {
+    private boolean isModule(String namespace, String name) {
+        return namespace.equals(xml.getNamespaceURI()) && xml.getLocalName().equals(name);
+    }
+
+    private void openRoot() throws XMLStreamException {
         version = attribute("version");
         sourceLanguage = attribute("srcLang");
-        targetLanguage = attribute("trgLang");
-        if (targetLanguage.isEmpty()) {
-            problem("the file does not name its target language");
+        targetLanguage = targetLanguage(attribute("trgLang"));
+        checkLanguage(sourceLanguage);
+        checkLanguage(attribute("trgLang"));
+        if (attribute("trgLang").isEmpty()) {
+            withoutLanguage = Optional.of(tagHere());
+            if (targetLanguage.isEmpty()) {
+                problem("the file does not name its target language");
+            }
         }
     }
 
     private void openFile() {
         String original = attribute("original");
-        parts.add(new Part(original.isEmpty() ? attribute("id") : original, sourceLanguage, targetLanguage));
-        scopes.push(new Scope(attribute("id"), attribute("translate").equals("no")));
+        parts.add(new Part(original.isEmpty() ? attribute("id") : original, sourceLanguage, targetLanguage, List.of()));
+        scopes.push(new Scope(attribute("id"), attribute("translate").equals("no"), List.of()));
+    }
+
+    /** A note in a group is about all in it; one in a file is about the file. */
+    private void outerNote() throws XMLStreamException {
+        boolean inGroup = scopes.size() > 1;
+        Note note = readNote();
+        if (inGroup) {
+            scopes.peek().notes().add(note);
+        } else if (!parts.isEmpty()) {
+            Part part = parts.remove(parts.size() - 1);
+            List<Note> notes = new ArrayList<>(part.notes());
+            notes.add(note);
+            parts.add(new Part(part.name(), part.sourceLanguage(), part.targetLanguage(), notes));
+        }
+    }
+
+    private Note readNote() throws XMLStreamException {
+        String category = attribute("category");
+        Note.Kind kind =
+                switch (attribute("appliesTo")) {
+                    case "source" -> Note.Kind.SOURCE;
+                    case "target" -> Note.Kind.TARGET;
+                    default -> Note.Kind.GENERAL;
+                };
+        int priority = number("priority");
+        return new Note(ElementText.read(xml), category, kind, priority);
     }
 
     private boolean lockedHere() {
@@ -97,11 +151,11 @@ final class Xliff2Reader extends XmlPass {
     private void readUnit() throws XMLStreamException {
         progress.checkCancelled();
         progress.at(segments.size(), 0);
-        UnitDraft unit = new UnitDraft(attribute("id"), lockedHere(), mostCharacters());
-        recent.forgetBefore(start());
+        UnitDraft unit = new UnitDraft(attribute("id"), tagHere(), lockedHere(), limits());
+        scopes.forEach(scope -> unit.notes.addAll(scope.notes()));
         if (parts.isEmpty()) {
             problem("unit " + unit.id + " stands outside a file element");
-            parts.add(new Part("", sourceLanguage, targetLanguage));
+            parts.add(new Part("", sourceLanguage, targetLanguage, List.of()));
         }
         int first = segments.size();
         while (!endsOurs("unit", xml.next())) {
@@ -112,28 +166,90 @@ final class Xliff2Reader extends XmlPass {
         if (segments.size() == first) {
             problem("unit " + unit.id + " has no segment");
         }
-    }
-
-    private boolean endsOurs(String name, int event) {
-        return event == XMLStreamConstants.END_ELEMENT
-                && isOurs()
-                && xml.getLocalName().equals(name);
+        if (!unit.halves.isEmpty()) {
+            problem("unit " + unit.id + " has the spanning code "
+                    + unit.halves.iterator().next().substring("sc:".length()) + " without its other half");
+        }
     }
 
     private void readChild(UnitDraft unit) throws XMLStreamException {
         switch (isOurs() ? xml.getLocalName() : "") {
             case "notes", "originalData" -> {} // their children come next
-            case "note" -> {
-                String category = attribute("category");
-                unit.notes.add(new Note(ElementText.read(xml), category));
-            }
+            case "note" -> unit.notes.add(readNote());
             case "data" -> {
                 String id = attribute("id");
                 unit.originalData.put(id, ElementText.read(xml));
             }
             case "segment" -> readSegment(unit);
-            default -> xml.skipElement();
+            default -> readModule(unit);
         }
+    }
+
+    /** What the modules say that helps a person who works at the unit. */
+    private void readModule(UnitDraft unit) throws XMLStreamException {
+        if (isModule(MATCHES, "match")) {
+            readProposal(unit);
+        } else if (isModule(METADATA, "meta")) {
+            String type = attribute("type");
+            unit.notes.add(new Note(ElementText.read(xml), type, Note.Kind.CONTEXT, 0));
+        } else if (isModule(GLOSSARY, "glossEntry")) {
+            readTerm(unit);
+        } else if (!isModule(MATCHES, "matches")
+                && !isModule(METADATA, "metadata")
+                && !isModule(METADATA, "metaGroup")
+                && !isModule(GLOSSARY, "glossary")) {
+            xml.skipElement();
+        }
+    }
+
+    /** XLIFF 2.1, section 5.1: a translation candidate for what {@code ref} points at. */
+    private void readProposal(UnitDraft unit) throws XMLStreamException {
+        String ref = attribute("ref").substring(attribute("ref").lastIndexOf('#') + 1);
+        String quality = attribute("matchQuality").isEmpty() ? attribute("similarity") : attribute("matchQuality");
+        // Both are percentages, unlike elsewhere also below 1.
+        int score = quality.isEmpty() ? -1 : Proposal.score(quality + '%');
+        String origin = attribute("origin").isEmpty() ? attribute("type") : attribute("origin");
+        Content source = Content.EMPTY;
+        Content target = Content.EMPTY;
+        int open = 1;
+        while (open > 0) {
+            int event = xml.next();
+            if (event == XMLStreamConstants.START_ELEMENT
+                    && isOurs()
+                    && xml.getLocalName().equals("source")) {
+                source = inline(unit).read();
+            } else if (event == XMLStreamConstants.START_ELEMENT
+                    && isOurs()
+                    && xml.getLocalName().equals("target")) {
+                target = inline(unit).read();
+            } else if (event == XMLStreamConstants.START_ELEMENT) {
+                open++;
+            } else if (event == XMLStreamConstants.END_ELEMENT) {
+                open--;
+            }
+        }
+        unit.proposals
+                .computeIfAbsent(ref, none -> new ArrayList<>(1))
+                .add(new Proposal(source, target, score, origin));
+    }
+
+    /** XLIFF 2.1, section 5.2: a term with its translations and definition. */
+    private void readTerm(UnitDraft unit) throws XMLStreamException {
+        List<String> words = new ArrayList<>();
+        int open = 1;
+        while (open > 0) {
+            int event = xml.next();
+            boolean starts = event == XMLStreamConstants.START_ELEMENT;
+            if (starts
+                    && (isModule(GLOSSARY, "term")
+                            || isModule(GLOSSARY, "translation")
+                            || isModule(GLOSSARY, "definition"))) {
+                words.add(ElementText.read(xml).strip());
+            } else {
+                open += starts ? 1 : event == XMLStreamConstants.END_ELEMENT ? -1 : 0;
+            }
+        }
+        unit.notes.add(new Note(String.join(" = ", words), "", Note.Kind.TERM, 0));
     }
 
     private void readSegment(UnitDraft unit) throws XMLStreamException {
@@ -167,18 +283,22 @@ final class Xliff2Reader extends XmlPass {
         if (before > 1) {
             problem("the segment id '" + id + "' of unit '" + unit.id + "' occurs " + before + " times");
         }
+        unit.pairUp(draft.source());
+        List<Proposal> proposals = unit.proposalsFor(id, draft.source());
+        Marks marks = marks();
+        boolean plain = unit.notes.isEmpty() && unit.limits.isNone() && proposals.isEmpty() && marks.score() < 0;
         segments.add(new Segment(
                 before > 1 ? path + '~' + before : path,
                 parts.size() - 1,
                 unit.id,
                 draft.source(),
                 draft.target(),
-                state(unit, state, draft.hasTarget()),
+                marks.state().orElse(state(unit, state, draft.hasTarget())),
                 state,
-                unit.locked,
-                unit.notes,
-                unit.maxLength));
+                marks.lock(unit.locked ? Lock.FILE : Lock.NONE),
+                plain ? Segment.About.NOTHING : new Segment.About(unit.notes, unit.limits, proposals, marks.score())));
         slots.add(draft.slot());
+        unitTags.add(unit.tag);
     }
 
     /** Without a target nothing is translated, whatever the attribute says. */
@@ -196,34 +316,32 @@ final class Xliff2Reader extends XmlPass {
         return path.toString();
     }
 
-    /** The upper bound of the size restriction module ({@code 10} or {@code 2,10}), 0 without one. */
-    private int mostCharacters() {
-        String restriction = xml.getAttributeValue(SIZE_RESTRICTION, "sizeRestriction");
-        if (restriction == null) {
-            return 0;
+    /** The size restriction module, {@code 10} or {@code 2,10} (XLIFF 2.1, section 5.6); characters unless the file says otherwise. */
+    private Limits limits() {
+        int[] size = bounds("sizeRestriction");
+        int[] storage = bounds("storageRestriction");
+        if (size[0] + size[1] + storage[0] + storage[1] == 0) {
+            return Limits.NONE;
         }
-        try {
-            return Integer.parseInt(
-                    restriction.substring(restriction.indexOf(',') + 1).strip());
-        } catch (NumberFormatException e) {
-            problem("the size restriction '" + restriction + "' is not a number");
-            return 0;
-        }
+        String unit = size[1] == 0 ? "" : sizeProfile.endsWith("codepoints") ? Limits.CHARACTERS : sizeProfile;
+        return new Limits(size[0], size[1], unit, storage[0], storage[1]);
     }
 
-    /** What is known of a unit while it is being read. */
-    private static final class UnitDraft {
-        private final String id;
-        private final boolean locked;
-        private final int maxLength;
-        private final List<Note> notes = new ArrayList<>(0);
-        private final Map<String, String> originalData = new HashMap<>();
-        private int position;
-
-        private UnitDraft(String id, boolean locked, int maxLength) {
-            this.id = id;
-            this.locked = locked;
-            this.maxLength = maxLength;
+    private int[] bounds(String attribute) {
+        String restriction = xml.getAttributeValue(SIZE_RESTRICTION, attribute);
+        int[] bounds = {0, 0};
+        if (restriction == null || restriction.isBlank()) {
+            return bounds;
         }
+        String[] written = restriction.split(",", 2);
+        try {
+            String least = written.length > 1 ? written[0].strip() : "";
+            String most = written[written.length - 1].strip();
+            bounds[0] = least.isEmpty() ? 0 : Integer.parseInt(least);
+            bounds[1] = most.isEmpty() || most.equals("*") ? 0 : Integer.parseInt(most);
+        } catch (NumberFormatException e) {
+            problem("the size restriction '" + restriction + "' is not a number");
+        }
+        return bounds;
     }
 }

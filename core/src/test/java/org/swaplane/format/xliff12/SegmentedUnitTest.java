@@ -12,6 +12,7 @@ import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
@@ -25,7 +26,8 @@ class SegmentedUnitTest {
 
     private static BilingualFile open(String target) throws IOException {
         String file = Xliff12Sample.file("<trans-unit id='u'>\n  " + SOURCE + target + "\n</trans-unit>");
-        return new Xliff12Format().read(Source.of("info.xlf", file.getBytes(StandardCharsets.UTF_8)), Progress.NONE);
+        return new Xliff12Format()
+                .read(Source.of("info.xlf", file.getBytes(StandardCharsets.UTF_8)), FileOptions.NONE, Progress.NONE);
     }
 
     /** What stands behind the seg-source after the edits. */
@@ -89,7 +91,7 @@ class SegmentedUnitTest {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
 
         new Xliff12Format()
-                .read(Source.of("info.xlf", file.getBytes(StandardCharsets.UTF_8)), Progress.NONE)
+                .read(Source.of("info.xlf", file.getBytes(StandardCharsets.UTF_8)), FileOptions.NONE, Progress.NONE)
                 .write(List.of(edit(1, "Zwei.", State.TRANSLATED)), out, Progress.NONE);
 
         assertThat(out.toString(StandardCharsets.UTF_8))

@@ -11,9 +11,13 @@ import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Limits;
+import org.swaplane.document.Note;
+import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.FormatRegistry;
@@ -34,7 +38,7 @@ class Xliff12ReaderTest {
 
     private static Segment only(String unit) throws IOException {
         List<Segment> segments = read(unit).segments();
-        assertThat(segments).hasSize(1);
+        assertThat(segments).isNotEmpty();
         return segments.get(0);
     }
 
@@ -107,21 +111,89 @@ class Xliff12ReaderTest {
     }
 
     @Test
-    void aTargetWithinAProposalIsNotTheTarget() throws IOException {
-        Segment segment =
-                only("<trans-unit id='u'><source>s</source><alt-trans><target>old</target></alt-trans></trans-unit>");
+    void notesOfAGroupAndContextsBelongToItsUnitsAndNotesOfTheHeaderToTheFile() throws IOException {
+        BilingualDocument document =
+                read("<note>of the file</note><group id='g'><note annotates='target' priority='1'>du</note>"
+                        + "<trans-unit id='u'><source>s</source><context-group><context context-type='sourcefile'>a.c</context></context-group></trans-unit>"
+                        + "</group><trans-unit id='v'><source>s</source></trans-unit>");
+
+        assertThat(document.parts().get(0).notes()).extracting(Note::text).containsExactly("of the file");
+        assertThat(document.segments().get(0).notes())
+                .containsExactly(
+                        new Note("du", "", Note.Kind.TARGET, 1), new Note("a.c", "sourcefile", Note.Kind.CONTEXT, 0));
+        assertThat(document.segments().get(1).notes()).isEmpty();
+    }
+
+    @Test
+    void alternativesAreProposalsWithOriginAndScoreAndNeverTheTarget() throws IOException {
+        Segment segment = only(
+                "<trans-unit id='u'><source>s</source>"
+                        + "<alt-trans match-quality='85.5%' origin='memory' tool-id='t'><source>so</source><target>eins</target></alt-trans>"
+                        + "<alt-trans alttranstype='previous-version' match-quality='0.7'><target>zwei</target></alt-trans></trans-unit>");
 
         assertThat(segment.target().isEmpty()).isTrue();
+        assertThat(segment.proposals())
+                .containsExactly(
+                        new Proposal(Content.of("so"), Content.of("eins"), 85, "memory, t"),
+                        new Proposal(Content.EMPTY, Content.of("zwei"), 70, "previous-version"));
+    }
+
+    @Test
+    void anAlternativeOfASegmentIsProposedThere() throws IOException {
+        List<Segment> segments =
+                read("<trans-unit id='u'><source>A. B.</source><seg-source><mrk mtype='seg' mid='1'>A.</mrk> "
+                                + "<mrk mtype='seg' mid='2'>B.</mrk></seg-source><alt-trans mid='2'><target>Bb.</target></alt-trans></trans-unit>")
+                        .segments();
+
+        assertThat(segments).extracting(segment -> segment.proposals().size()).containsExactly(0, 1);
+    }
+
+    @Test
+    void protectedTextIsOneTag() throws IOException {
+        Segment segment = only(
+                "<trans-unit id='u'><source>To <mrk mtype='protected'>Port <x id='1'/> Marram</mrk>!</source></trans-unit>");
+
+        assertThat(segment.source().plainText()).isEqualTo("To !");
+        assertThat(segment.source().tags()).extracting(Tag::label).containsExactly("Port  Marram");
     }
 
     @Test
     void limitsCountOnlyWhereTheUnitIsCharacters() throws IOException {
         assertThat(only("<trans-unit id='u' maxwidth='12' size-unit='char'><source>s</source></trans-unit>")
-                        .maxLength())
+                        .limits()
+                        .maxCharacters())
                 .isEqualTo(12);
         assertThat(only("<trans-unit id='u' maxwidth='12'><source>s</source></trans-unit>")
-                        .maxLength())
+                        .limits()
+                        .maxCharacters())
                 .isZero();
+    }
+
+    @Test
+    void limitsInBytesAndOtherUnitsAreKeptApart() throws IOException {
+        assertThat(
+                        only("<trans-unit id='u' maxbytes='40' minwidth='2' maxwidth='9' size-unit='pixel'><source>s</source></trans-unit>")
+                                .limits())
+                .isEqualTo(new Limits(2, 9, "pixel", 0, 40));
+        assertThat(only("<trans-unit id='u' maxwidth='9' size-unit='byte'><source>s</source></trans-unit>")
+                        .limits())
+                .isEqualTo(new Limits(0, 0, "", 0, 9));
+    }
+
+    @Test
+    void wrongLanguagesAndUnpairedCodesAreListed() throws IOException {
+        BilingualDocument document =
+                read(Xliff12Sample.file("<trans-unit id='u'><source>a<bpt id='1'/>b<ept id='2'/></source></trans-unit>")
+                        .replace("en-GB", "en_GB")
+                        .replace("de-DE", "xq-DE")
+                        .getBytes(StandardCharsets.UTF_8));
+
+        assertThat(document.problems())
+                .extracting(problem -> problem.message())
+                .containsExactly(
+                        "'en_GB' is not a language code, which has hyphens",
+                        "'xq-DE' is no known language",
+                        "unit u has the code <ept id='2'/> without its other half");
     }
 
     @Test

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.swaplane.content.Content;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
@@ -21,7 +22,7 @@ import org.swaplane.task.Progress;
 
 class Xliff12WriterTest {
     private static BilingualFile read(byte[] file) throws IOException {
-        return new Xliff12Format().read(Source.of("info.xlf", file), Progress.NONE);
+        return new Xliff12Format().read(Source.of("info.xlf", file), FileOptions.NONE, Progress.NONE);
     }
 
     private static String write(byte[] file, SegmentEdit edit, Charset charset) throws IOException {

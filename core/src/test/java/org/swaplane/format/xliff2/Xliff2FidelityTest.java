@@ -11,11 +11,10 @@ import net.jqwik.api.Provide;
 import org.swaplane.content.Content;
 import org.swaplane.document.State;
 import org.swaplane.format.Fidelity;
-import org.swaplane.format.SampleEncoding;
+import org.swaplane.format.Generated;
 import org.swaplane.format.SegmentEdit;
 
 class Xliff2FidelityTest {
-    private static final List<String> SPACES = List.of("", " ", "\n", "\n      ", "\t");
     private static final List<String> INLINE = List.of(
             "plain",
             " spaced  out ",
@@ -28,25 +27,33 @@ class Xliff2FidelityTest {
             "<sc id=\"4\"/>deck<ec startRef=\"4\"/>",
             "<mrk id='m1' type=\"term\">berth</mrk>",
             "<sm id='m2' type='comment'/>so<em startRef='m2'/>",
+            "<mrk id='m3' translate=\"no\">Marram</mrk>",
+            "<ph id='5' canCopy=\"no\" canDelete='no' canReorder=\"no\" copyOf='2'/>",
             "<cp hex=\"001A\"/>",
             "<!-- aside --><?hint keep?>",
             "渡し船 عبّارة 🚢");
     private static final List<String> BEFORE_SEGMENTS = List.of(
             "",
-            "<notes><note id='n1' category=\"client\">mind the tide</note></notes>",
+            "<g:glossary xmlns:g='urn:oasis:names:tc:xliff:glossary:2.0'><g:glossEntry><g:term>pier</g:term><g:translation>Anleger</g:translation></g:glossEntry></g:glossary>",
+            "<md:metadata xmlns:md=\"urn:oasis:names:tc:xliff:metadata:2.0\"><md:metaGroup><md:meta type='key'>a.b</md:meta></md:metaGroup></md:metadata>",
+            "<notes><note id='n1' category=\"client\" appliesTo='source' priority=\"1\">mind the tide</note></notes>",
             "<originalData><data id=\"d1\">&lt;b></data></originalData>",
             "<m:matches xmlns:m='urn:oasis:names:tc:xliff:matches:2.0'><m:match ref='#1'><source>x</source><target>y</target></m:match></m:matches>",
             "<h:extra xmlns:h='urn:example:h' flag='a \"b\"'>x</h:extra>",
             "<!-- between -->");
 
+    private static final String BEFORE =
+            "<xliff version='2.1' xmlns=\"urn:oasis:names:tc:xliff:document:2.0\" srcLang='en-GB' trgLang=\"de-DE\">\n"
+                    + "<file id='f1' original=\"info.json\"><skeleton>a &lt; b</skeleton>\n  ";
+
     private final Fidelity fidelity = new Fidelity(new Xliff2Format());
 
-    @Property(tries = 400)
+    @Property
     void anUntouchedFileIsWrittenByteForByte(@ForAll("files") byte[] file) throws IOException {
         fidelity.untouchedIsTheSame(file);
     }
 
-    @Property(tries = 400)
+    @Property
     void oneChangedTargetIsReadAgainAndEverythingAroundItStays(
             @ForAll("files") byte[] file, @ForAll("targets") String target, @ForAll State state) throws IOException {
         fidelity.onlyTheFirstChanges(file, new SegmentEdit(0, Content.of(target), state), "segment");
@@ -54,12 +61,12 @@ class Xliff2FidelityTest {
 
     @Provide
     Arbitrary<String> targets() {
-        return Arbitraries.of("Neu", "5 < 6 & 7", " Rand ", "]]>", "zwei\nZeilen", "船🚢");
+        return Generated.targets();
     }
 
     @Provide
     Arbitrary<byte[]> files() {
-        Arbitrary<String> inline = Arbitraries.of(INLINE).list().ofMaxSize(4).map(pieces -> String.join("", pieces));
+        Arbitrary<String> inline = Generated.inline(INLINE);
         Arbitrary<String> target = inline.map(
                         text -> text.isEmpty() ? "<target xml:lang='de' />" : "<target>" + text + "</target >")
                 .injectNull(0.3)
@@ -71,7 +78,7 @@ class Xliff2FidelityTest {
                                 " state=\"final\" subState='x:y'",
                                 " state = 'translated'",
                                 " canResegment=\"no\""),
-                        Arbitraries.of(SPACES),
+                        Generated.spaces(),
                         inline,
                         target)
                 .as((attributes, space, source, tgt) -> "<segment" + attributes + ">" + space
@@ -85,16 +92,6 @@ class Xliff2FidelityTest {
                         segment)
                 .as((attributes, extra, first, between, second) ->
                         "<unit id='u'" + attributes + ">" + extra + first + between + second + "</unit>");
-        Arbitrary<String> units = unit.list().ofMinSize(1).ofMaxSize(4).map(list -> String.join("\n  ", list));
-        return Combinators.combine(units, Arbitraries.of(SampleEncoding.values()), Arbitraries.of("\n", "\r\n"))
-                .as((text, encoding, lineEnd) ->
-                        encoding.bytes(document(text, encoding).replace("\n", lineEnd)));
-    }
-
-    private static String document(String units, SampleEncoding encoding) {
-        return encoding.declaration()
-                + "<xliff version='2.1' xmlns=\"urn:oasis:names:tc:xliff:document:2.0\" srcLang='en-GB' trgLang=\"de-DE\">\n"
-                + "<file id='f1' original=\"info.json\"><skeleton>a &lt; b</skeleton>\n  "
-                + units + "\n</file></xliff>\n";
+        return Generated.files(Generated.lines(unit), BEFORE, "\n</file></xliff>\n");
     }
 }

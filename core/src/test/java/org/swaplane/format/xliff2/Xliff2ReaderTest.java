@@ -6,6 +6,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -13,10 +14,15 @@ import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Note;
+import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
+import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.BilingualFile;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Rewriting;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
@@ -115,10 +121,84 @@ class Xliff2ReaderTest {
                         .segments()
                         .get(0);
 
-        assertThat(segment.maxLength()).isEqualTo(12);
+        assertThat(segment.limits().maxCharacters()).isEqualTo(12);
         assertThat(segment.notes())
                 .extracting(note -> note.from() + ": " + note.text())
                 .containsExactly("client: short!");
+    }
+
+    @Test
+    void modulesThatHelpAreReadForTheSegmentThatTheySpeakOf() throws IOException {
+        List<Segment> segments = read("<unit id='u' xmlns:m='urn:oasis:names:tc:xliff:matches:2.0'"
+                        + " xmlns:g='urn:oasis:names:tc:xliff:glossary:2.0' xmlns:d='urn:oasis:names:tc:xliff:metadata:2.0'>"
+                        + "<m:matches><m:match ref='#b' matchQuality='0.5' origin='old'><source>x</source><target>y</target></m:match>"
+                        + "<m:match ref='#m1' similarity='99.9'><source>x</source><target>z</target></m:match></m:matches>"
+                        + "<g:glossary><g:glossEntry><g:term>pier</g:term><g:translation>Steg</g:translation></g:glossEntry></g:glossary>"
+                        + "<d:metadata><d:metaGroup><d:meta type='key'>a.b</d:meta></d:metaGroup></d:metadata>"
+                        + "<segment id='a'><source><mrk id='m1' type='mtc:match'>s</mrk></source></segment>"
+                        + "<segment id='b'><source>t</source></segment></unit>")
+                .segments();
+
+        assertThat(segments.get(0).proposals()).containsExactly(new Proposal(Content.of("x"), Content.of("z"), 99, ""));
+        assertThat(segments.get(1).proposals())
+                .containsExactly(new Proposal(Content.of("x"), Content.of("y"), 0, "old"));
+        assertThat(segments.get(0).notes())
+                .containsExactly(
+                        new Note("pier = Steg", "", Note.Kind.TERM, 0), new Note("a.b", "key", Note.Kind.CONTEXT, 0));
+    }
+
+    @Test
+    void tagsSayWhatMayBeDoneWithThem() throws IOException {
+        List<Tag> tags = read("<unit id='u'><segment><source><ph id='1' canDelete='no' canCopy='no'/>"
+                        + "<ph id='2' canReorder='firstNo'/><mrk id='m' translate='no'>Port Marram</mrk></source></segment></unit>")
+                .segments()
+                .get(0)
+                .source()
+                .tags();
+
+        assertThat(tags)
+                .extracting(Tag::rights)
+                .containsExactly(
+                        new Tag.Rights(false, false, true, true),
+                        new Tag.Rights(true, true, false, true),
+                        Tag.Rights.ALL);
+        assertThat(tags.get(2).label()).isEqualTo("Port Marram");
+    }
+
+    @Test
+    void aSpanMayReachFromOneSegmentIntoTheNextAndNoFurther() throws IOException {
+        String spanning =
+                "<segment><source>a<sc id='1'/>b</source></segment><segment><source>c<ec startRef='1'/></source></segment>";
+
+        assertThat(read("<unit id='u'>" + spanning + "</unit>").problems()).isEmpty();
+        assertThat(read("<unit id='u'>" + spanning.replace("<ec startRef='1'/>", "") + "</unit>")
+                        .problems())
+                .extracting(problem -> problem.message())
+                .containsExactly("unit u has the spanning code 1 without its other half");
+    }
+
+    @Test
+    void aUnitIsLockedAndUnlockedAsAWhole() throws IOException {
+        Rewriting file =
+                Rewriting.of(HEAD + "<unit id='u' ><segment><source>s</source></segment></unit></file></xliff>");
+        SegmentEdit lock = new SegmentEdit(0, Content.EMPTY, State.INITIAL, Optional.of(true));
+
+        String locked = file.write(lock);
+
+        assertThat(locked).contains("<unit id='u' translate=\"no\" ><segment><source>s</source></segment></unit>");
+        assertThat(Rewriting.of(locked).write(new SegmentEdit(0, Content.EMPTY, State.INITIAL, Optional.of(false))))
+                .contains("<unit id='u' translate=\"yes\" >");
+    }
+
+    @Test
+    void aMissingTargetLanguageIsTheOneThatTheLaneKnows() throws IOException {
+        Rewriting file = Rewriting.of(
+                        (HEAD + "<unit id='u'><segment><source>s</source></segment></unit></file></xliff>")
+                                .replace(" trgLang='de-DE'", ""))
+                .with(new FileOptions("nl", ExtensionRules.NONE));
+
+        assertThat(file.document().targetLanguage()).isEqualTo("nl");
+        assertThat(file.write()).contains(" srcLang='en-GB' trgLang=\"nl\">");
     }
 
     @ParameterizedTest

@@ -24,7 +24,7 @@ public final class BoardView implements View {
 
     public BoardView(LaneSession session, FilePicker picker) {
         this.session = session;
-        this.intake = new IntakePanel(session);
+        this.intake = new IntakePanel(session, picker);
         this.choose = Parts.button(
                 "choose-files", "board.choose", () -> picker.chooseFiles().forEach(session::receive));
         ScrollPane scroll = new ScrollPane(Parts.column(intake, roads));

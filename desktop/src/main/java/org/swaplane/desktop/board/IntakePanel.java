@@ -1,14 +1,22 @@
 package org.swaplane.desktop.board;
 
 import java.util.stream.Collectors;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.Message;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
+import org.swaplane.document.LanguageCode;
+import org.swaplane.document.Note;
+import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.State;
 
@@ -18,18 +26,31 @@ final class IntakePanel extends VBox {
 
     private final Label name = Parts.styled(new Label(), "heading");
     private final GridPane facts = Parts.styled(new GridPane(), "facts");
+    private final LaneSession session;
+    private final Label parts = Parts.quiet("");
+    private final TextField targetLanguage = new TextField();
+    private final HBox language = Parts.row(new Label(Strings.say("intake.ask-language")), targetLanguage);
+    private final ForeignPanel foreign;
     private final Label problems = Parts.quiet("");
 
-    IntakePanel(LaneSession session) {
+    IntakePanel(LaneSession session, FilePicker picker) {
+        this.session = session;
+        this.foreign = new ForeignPanel(session, picker);
+        language.setId("intake-language");
+        targetLanguage.setId("intake-target-language");
+        targetLanguage.setPrefColumnCount(8);
         getStyleClass().addAll("card", "intake");
         setId("intake");
         getChildren()
                 .addAll(
                         name,
                         facts,
+                        parts,
+                        language,
                         problems,
+                        foreign,
                         Parts.row(
-                                Parts.primary("accept-intake", "intake.accept", session::acceptIntake),
+                                Parts.primary("accept-intake", "intake.accept", this::accept),
                                 Parts.button("leave-intake", "intake.leave", session::leaveIntake)));
         problems.setId("intake-problems");
     }
@@ -56,7 +77,40 @@ final class IntakePanel extends VBox {
         fact(2, "intake.locked", counts.locked());
         fact(2, "intake.prefilled", counts.prefilled());
         fact(2, "intake.untranslated", counts.states().get(State.INITIAL));
+        showIf(
+                parts,
+                document.parts().size() > 1
+                        || document.parts().stream()
+                                .anyMatch(part -> !part.notes().isEmpty()));
+        parts.setText(document.parts().stream().map(IntakePanel::part).collect(Collectors.joining("\n")));
+        boolean asks =
+                document.parts().stream().anyMatch(part -> part.targetLanguage().isEmpty());
+        showIf(language, asks);
+        targetLanguage.setText(asks ? session.lastTargetLanguage() : "");
         problems.setText(problems(document));
+        foreign.show(document.foreign());
+    }
+
+    private static void showIf(Node node, boolean visible) {
+        node.setVisible(visible);
+        node.setManaged(visible);
+    }
+
+    private static String part(Part part) {
+        String line = Strings.say("intake.part", part.name(), part.sourceLanguage(), part.targetLanguage());
+        return part.notes().stream().map(Note::text).reduce(line, (before, note) -> before + "\n    " + note);
+    }
+
+    /** A language that was asked for must be one. */
+    private void accept() {
+        String code = targetLanguage.getText().strip();
+        String fault = LanguageCode.fault(code);
+        if (language.isVisible() && (code.isEmpty() || !fault.isEmpty())) {
+            session.say(Message.Tone.FAILED, code.isEmpty() ? Strings.say("intake.language-needed") : fault);
+            targetLanguage.requestFocus();
+        } else {
+            session.acceptIntake(code);
+        }
     }
 
     private static String problems(BilingualDocument document) {

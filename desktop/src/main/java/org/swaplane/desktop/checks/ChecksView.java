@@ -120,7 +120,7 @@ public final class ChecksView implements View {
 
     private void fix() {
         if (chosen() != null && chosen().suggestion().isPresent()) {
-            session.fix(chosen());
+            session.editing().fix(chosen());
         }
     }
 

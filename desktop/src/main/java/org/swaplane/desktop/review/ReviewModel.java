@@ -9,6 +9,7 @@ import javafx.collections.ObservableList;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.lane.StepKind;
 import org.swaplane.lane.Track;
@@ -18,15 +19,24 @@ final class ReviewModel {
     private final LaneSession session;
     private final ObservableList<Integer> listed = FXCollections.observableArrayList();
     private Filter filter = Filter.ALL;
+    private int part = -1;
     private String text = "";
 
     /** Which segments to list. */
     enum Filter {
         ALL,
         OPEN,
+        INITIAL,
+        TRANSLATED,
+        REVIEWED,
+        FINAL,
+        PREFILLED,
         FINDINGS,
         CHANGED,
-        LOCKED
+        LOCKED,
+        PROPOSALS,
+        NOTES,
+        LIMITED
     }
 
     ReviewModel(LaneSession session) {
@@ -37,8 +47,10 @@ final class ReviewModel {
         return listed;
     }
 
-    void filter(Filter chosen, String wanted) {
+    /** {@code wantedPart} is the index of a part of the document, negative for all. */
+    void filter(Filter chosen, int wantedPart, String wanted) {
         filter = chosen;
+        part = wantedPart;
         text = wanted.strip().toLowerCase(Locale.ROOT);
         list();
     }
@@ -61,16 +73,31 @@ final class ReviewModel {
     }
 
     private boolean matches(Track track, int index) {
+        Segment segment = track.segment(index);
         boolean inFilter =
                 switch (filter) {
                     case ALL -> true;
                     case OPEN -> isOpen(track, index);
+                    case INITIAL -> isIn(State.INITIAL, track, index);
+                    case TRANSLATED -> isIn(State.TRANSLATED, track, index);
+                    case REVIEWED -> isIn(State.REVIEWED, track, index);
+                    case FINAL -> isIn(State.FINAL, track, index);
+                    case PREFILLED -> !segment.locked() && track.target(index).sameAs(segment.source());
                     case FINDINGS -> !session.openFindings(index).isEmpty();
-                    case CHANGED ->
-                        !track.target(index).equals(track.segment(index).target());
-                    case LOCKED -> track.segment(index).locked();
+                    case CHANGED -> !track.target(index).equals(segment.target());
+                    case LOCKED -> segment.locked();
+                    case PROPOSALS -> !segment.proposals().isEmpty();
+                    case NOTES -> !segment.notes().isEmpty();
+                    case LIMITED -> !segment.limits().isNone();
                 };
-        return inFilter && (text.isEmpty() || contains(track.segment(index).source()) || contains(track.target(index)));
+        boolean inPart = part < 0 || segment.part() == part;
+        return inFilter
+                && inPart
+                && (text.isEmpty() || contains(track.segment(index).source()) || contains(track.target(index)));
+    }
+
+    private static boolean isIn(State state, Track track, int index) {
+        return !track.segment(index).locked() && track.state(index) == state;
     }
 
     private boolean contains(Content content) {
@@ -94,7 +121,7 @@ final class ReviewModel {
         Track track = session.track();
         track.endTyping();
         if (!track.segment(index).locked() && !track.target(index).isEmpty()) {
-            session.setState(index, state);
+            session.editing().setState(index, state);
         }
     }
 
@@ -122,15 +149,27 @@ final class ReviewModel {
     void copySource() {
         int index = session.inHandProperty().get();
         if (!session.track().segment(index).locked()) {
-            session.setTarget(index, session.track().segment(index).source(), StepKind.COPIED);
+            session.editing().setTarget(index, session.track().segment(index).source(), StepKind.COPIED);
         }
+    }
+
+    /** Makes the n-th proposal of the file the target of the segment in hand. */
+    void takeProposal(int proposal) {
+        int index = session.inHandProperty().get();
+        if (!session.track().segment(index).locked()) {
+            session.editing().takeProposal(index, proposal);
+        }
+    }
+
+    void toggleLock() {
+        session.editing().toggleLock(session.inHandProperty().get());
     }
 
     void fixFirst() {
         session.openFindings(session.inHandProperty().get()).stream()
                 .filter(finding -> finding.suggestion().isPresent())
                 .findFirst()
-                .ifPresent(session::fix);
+                .ifPresent(session.editing()::fix);
     }
 
     /** The first tag of the source that {@code target} does not have yet. */

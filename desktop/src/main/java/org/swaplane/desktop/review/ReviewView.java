@@ -25,6 +25,7 @@ import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.Part;
 import org.swaplane.document.State;
 import org.swaplane.lane.Track;
 
@@ -37,6 +38,7 @@ public final class ReviewView implements View {
     private final List<SegmentRow> rows = new ArrayList<>();
     private final VirtualFlow<Integer, SegmentRow> flow;
     private final ComboBox<ReviewModel.Filter> filter = new ComboBox<>();
+    private final ComboBox<String> part = new ComboBox<>();
     private final TextField text = new TextField();
     private final Label listed = Parts.quiet("");
     private final VBox node;
@@ -74,9 +76,12 @@ public final class ReviewView implements View {
         filter.setCellFactory(list -> new FilterCell());
         filter.setButtonCell(new FilterCell());
         filter.setOnAction(event -> applyFilter());
+        part.setId("review-part");
+        part.setPrefWidth(200);
+        part.setOnAction(event -> applyFilter());
         text.setId("review-text");
         text.setPromptText(Strings.say("review.text"));
-        text.setPrefWidth(240);
+        text.setPrefWidth(200);
         text.setOnAction(event -> bench.focusEditor());
         text.textProperty().addListener((property, before, now) -> applyFilter());
         return Parts.row(
@@ -84,17 +89,19 @@ public final class ReviewView implements View {
                 Parts.spacer(),
                 listed,
                 text,
+                part,
                 filter,
-                Parts.button("clear-prefilled", "review.clear-prefilled", this::clearPrefilled));
+                Parts.button("clear-prefilled", "review.clear-prefilled", () -> clearPrefilled(false)));
     }
 
     private void applyFilter() {
-        model.filter(filter.getValue(), text.getText());
+        model.filter(filter.getValue(), part.getSelectionModel().getSelectedIndex() - 1, text.getText());
         refresh();
     }
 
-    private void clearPrefilled() {
-        int cleared = session.clearPrefilled();
+    private void clearPrefilled(boolean reviewedToo) {
+        session.track().endTyping();
+        int cleared = session.editing().clearPrefilled(reviewedToo);
         session.say(Message.Tone.DONE, Strings.say("review.cleared", cleared));
     }
 
@@ -110,16 +117,19 @@ public final class ReviewView implements View {
         commands.add("page-up", "Alt+Page_Up", here, () -> model.move(-20));
         commands.add("insert-tag", "Shortcut+T", here, this::insertTag);
         commands.add("copy-source", "Shortcut+Shift+S", here, model::copySource);
+        commands.add("take-proposal", "Alt+P", here, () -> model.takeProposal(0));
+        commands.add("lock", "Shortcut+L", here, model::toggleLock);
+        commands.add("clear-source-copies", "", here, () -> clearPrefilled(true));
         commands.add("propagate", "Shortcut+Shift+R", here, this::propagate);
         commands.add("fix", "Alt+F", here, model::fixFirst);
         commands.add("filter", "Shortcut+F", here, text::requestFocus);
         commands.add("undo", "Shortcut+Z", () -> session.track() != null, this::undo);
-        commands.add("redo", "Shortcut+Shift+Z", () -> session.track() != null, session::redo);
+        commands.add("redo", "Shortcut+Shift+Z", () -> session.track() != null, session.editing()::redo);
     }
 
     private void propagate() {
         session.track().endTyping();
-        int count = session.propagate(session.inHandProperty().get());
+        int count = session.editing().propagate(session.inHandProperty().get());
         session.say(Message.Tone.DONE, Strings.say("review.propagated", count));
     }
 
@@ -136,7 +146,7 @@ public final class ReviewView implements View {
         if (bench.editor().isFocused() && bench.editor().isUndoAvailable()) {
             bench.editor().undo();
         } else {
-            session.undo();
+            session.editing().undo();
         }
     }
 
@@ -164,10 +174,21 @@ public final class ReviewView implements View {
     public void refresh() {
         if (shown != session.track()) {
             shown = session.track();
+            listParts();
             model.list();
         }
         listed.setText(Strings.say("review.listed", model.listed().size()));
         showInHand();
+    }
+
+    /** The files within the file, where there are several. */
+    private void listParts() {
+        List<Part> parts = shown == null ? List.of() : shown.document().parts();
+        part.getItems().setAll(Strings.say("review.all-parts"));
+        parts.forEach(each -> part.getItems().add(Strings.say("review.part", each.name(), each.targetLanguage())));
+        part.getSelectionModel().select(0);
+        part.setVisible(parts.size() > 1);
+        part.setManaged(parts.size() > 1);
     }
 
     private void showInHand() {

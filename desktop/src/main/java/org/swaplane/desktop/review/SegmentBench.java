@@ -2,6 +2,7 @@ package org.swaplane.desktop.review;
 
 import java.util.List;
 import javafx.application.Platform;
+import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -14,12 +15,13 @@ import org.swaplane.check.Pairing;
 import org.swaplane.content.Content;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Parts;
-import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Segment;
 
 /** Where the segment in hand is worked at: editor, limit, pairing strip, findings with their fix. There is one, and it moves. */
 final class SegmentBench extends VBox {
+    private static final PseudoClass EXCEEDED = PseudoClass.getPseudoClass("exceeded");
+
     private final LaneSession session;
     private final TargetEditor editor = new TargetEditor();
     private final PairingStrip pairing = new PairingStrip();
@@ -59,7 +61,7 @@ final class SegmentBench extends VBox {
         }
         Segment now = session.track().segment(segment);
         if (index != segment
-                || loaded != now
+                || !now.equals(loaded)
                 || !editor.content().equals(session.track().target(segment))) {
             index = segment;
             loaded = now;
@@ -87,10 +89,10 @@ final class SegmentBench extends VBox {
         pairing.show(pairs);
         pairingScroll.setVisible(!pairs.isEmpty());
         pairingScroll.setManaged(!pairs.isEmpty());
-        int length = target.plainText().codePointCount(0, target.plainText().length());
-        limit.setText(loaded.maxLength() > 0 ? Strings.say("review.limit", length, loaded.maxLength()) : "");
+        limit.setText(LimitCount.words(target, loaded.limits()));
+        limit.pseudoClassStateChanged(EXCEEDED, LimitCount.isExceeded(target, loaded.limits()));
         writing.getChildren().remove(limit);
-        if (loaded.maxLength() > 0) {
+        if (!limit.getText().isEmpty()) {
             writing.getChildren().add(limit);
         }
         findings.getChildren().clear();
@@ -104,7 +106,8 @@ final class SegmentBench extends VBox {
         HBox.setHgrow(message, Priority.ALWAYS);
         HBox row = Parts.styled(new HBox(message), "bench-finding");
         if (finding.suggestion().isPresent()) {
-            Button fix = Parts.withKey(Parts.button("fix", "checks.fix", () -> session.fix(finding)), "Alt+F");
+            Button fix = Parts.withKey(
+                    Parts.button("fix", "checks.fix", () -> session.editing().fix(finding)), "Alt+F");
             row.getChildren().add(Parts.styled(fix, "small"));
         }
         return row;
@@ -114,7 +117,7 @@ final class SegmentBench extends VBox {
         if (!loading && index >= 0 && editor.isEditable()) {
             Content content = editor.content();
             if (!content.equals(session.track().target(index))) {
-                session.type(index, content);
+                session.editing().type(index, content);
             }
         }
     }

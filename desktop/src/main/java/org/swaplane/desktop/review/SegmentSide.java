@@ -2,6 +2,7 @@ package org.swaplane.desktop.review;
 
 import java.util.Locale;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
@@ -12,6 +13,7 @@ import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Note;
+import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.lane.HistoryEntry;
 import org.swaplane.lane.SegmentRemark;
@@ -44,10 +46,18 @@ final class SegmentSide extends ScrollPane {
         add(Parts.styled(wrapped(segment.key()), "code"));
         String own = segment.nativeState().isEmpty() ? Strings.say("side.no-native-state") : segment.nativeState();
         add(Parts.quiet(Strings.say("side.native-state", own)));
+        if (segment.locked()) {
+            add(Parts.quiet(Strings.say("side.lock." + segment.lock().name().toLowerCase(Locale.ROOT))));
+        }
+        if (segment.about().score() >= 0) {
+            add(Parts.quiet(Strings.say("side.score", segment.about().score())));
+        }
+        TextLanguage language = TextLanguage.of(session.targetLanguage(index));
+        showProposals(index, segment, language);
         add(Parts.heading("side.notes"));
         boolean any = false;
         for (Note note : segment.notes()) {
-            add(entry(note.from(), note.text()));
+            add(entry(caption(note), note.text()));
             any = true;
         }
         for (SegmentRemark remark : session.lane().trips().remarks(track.id())) {
@@ -60,10 +70,50 @@ final class SegmentSide extends ScrollPane {
             add(Parts.quiet(Strings.say("side.no-notes")));
         }
         add(Parts.heading("side.history"));
-        TextLanguage language = TextLanguage.of(session.targetLanguage(index));
         track.history(index).forEach(change -> add(inLanguage(language, history(change, segment))));
         add(inLanguage(
                 language, entry(Strings.say("side.as-came"), TagNotation.write(segment.target(), segment.source()))));
+    }
+
+    /** What the file proposes as translation. */
+    private void showProposals(int index, Segment segment, TextLanguage language) {
+        if (segment.proposals().isEmpty()) {
+            return;
+        }
+        add(Parts.heading("side.proposals"));
+        for (int i = 0; i < segment.proposals().size(); i++) {
+            Proposal proposal = segment.proposals().get(i);
+            int number = i;
+            String score = proposal.score() < 0 ? "" : Strings.say("side.proposal-score", proposal.score());
+            String caption = score.isEmpty() || proposal.origin().isEmpty()
+                    ? score + proposal.origin()
+                    : score + " · " + proposal.origin();
+            VBox entry = entry(caption, TagNotation.write(proposal.target(), segment.source()));
+            add(inLanguage(language, entry));
+            if (!proposal.source().isEmpty() && !proposal.source().sameAs(segment.source())) {
+                String of = TagNotation.write(proposal.source(), segment.source());
+                entry.getChildren().add(Parts.quiet(Strings.say("side.proposal-of", of)));
+            }
+            if (!segment.locked()) {
+                Button take =
+                        Parts.button("take-proposal-" + (number + 1), "side.take-proposal", () -> session.editing()
+                                .takeProposal(index, number));
+                entry.getChildren().add(Parts.styled(take, "small"));
+            }
+        }
+    }
+
+    private static String caption(Note note) {
+        String from = note.from();
+        String caption =
+                switch (note.kind()) {
+                    case GENERAL -> from;
+                    case CONTEXT -> from.isEmpty() ? Strings.say("side.context") : from;
+                    case SOURCE -> Strings.say("side.about-source", from);
+                    case TARGET -> Strings.say("side.about-target", from);
+                    case TERM -> Strings.say("side.term");
+                };
+        return note.priority() > 0 ? Strings.say("side.priority", caption, note.priority()) : caption;
     }
 
     private void add(Node node) {

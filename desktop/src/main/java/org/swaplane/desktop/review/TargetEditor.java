@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.geometry.NodeOrientation;
 import javafx.scene.Group;
@@ -14,6 +15,7 @@ import org.fxmisc.richtext.TextExt;
 import org.fxmisc.richtext.model.Paragraph;
 import org.fxmisc.richtext.model.ReadOnlyStyledDocument;
 import org.fxmisc.richtext.model.SegmentOps;
+import org.fxmisc.richtext.model.StyledDocument;
 import org.fxmisc.richtext.model.StyledSegment;
 import org.fxmisc.richtext.model.TextOps;
 import org.reactfx.util.Either;
@@ -37,6 +39,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
     private static final double PADDING = 14;
 
     private String paragraphDirection = "";
+    private boolean loading;
     private TagNumbers numbers = TagNumbers.of(Content.EMPTY);
 
     TargetEditor() {
@@ -83,6 +86,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
 
     /** Starts with {@code target}; what was typed before cannot be taken back here any more. */
     void load(Content source, Content target) {
+        loading = true;
         numbers = TagNumbers.of(source);
         clear();
         Iterator<Integer> number = numbers.in(target).iterator();
@@ -99,6 +103,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
         getUndoManager().forgetHistory();
         moveTo(getLength());
         requestFollowCaret();
+        loading = false;
     }
 
     private static ReadOnlyStyledDocument<String, Either<String, Optional<Chip>>, String> document(Chip chip) {
@@ -109,6 +114,26 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
     void insertTag(Tag tag) {
         int number = numbers.in(Content.of(tag)).get(0);
         replaceSelection(document(new Chip(tag, number)));
+    }
+
+    /** A tag that must not be deleted stays, whatever is pressed. */
+    @Override
+    public void replace(
+            int start, int end, StyledDocument<String, Either<String, Optional<Chip>>, String> replacement) {
+        if (loading || keptTags(replacement).containsAll(keptTags(subDocument(start, end)))) {
+            super.replace(start, end, replacement);
+        }
+    }
+
+    private static List<Tag> keptTags(StyledDocument<String, Either<String, Optional<Chip>>, String> document) {
+        return tags(document).filter(tag -> !tag.rights().delete()).toList();
+    }
+
+    private static Stream<Tag> tags(StyledDocument<String, Either<String, Optional<Chip>>, String> document) {
+        return document.getParagraphs().stream()
+                .flatMap(paragraph -> paragraph.getSegments().stream())
+                .flatMap(segment -> segment.<Stream<Tag>>unify(
+                        text -> Stream.empty(), chip -> chip.stream().map(Chip::tag)));
     }
 
     /** What stands in the editor. */

@@ -4,13 +4,11 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyLongProperty;
@@ -21,11 +19,11 @@ import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import org.swaplane.check.CheckRun;
 import org.swaplane.check.Finding;
-import org.swaplane.content.Content;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
-import org.swaplane.document.State;
+import org.swaplane.extension.ExtensionRules;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.Source;
 import org.swaplane.format.table.DocxReviewCopy;
 import org.swaplane.lane.BringBack;
@@ -33,21 +31,19 @@ import org.swaplane.lane.Delivery;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.ProofStore;
 import org.swaplane.lane.Purpose;
-import org.swaplane.lane.Repetitions;
 import org.swaplane.lane.SendOut;
-import org.swaplane.lane.Step;
-import org.swaplane.lane.StepKind;
 import org.swaplane.lane.Track;
-import org.swaplane.lane.Value;
 import org.swaplane.proof.DryRun;
 import org.swaplane.proof.DryRunResult;
 import org.swaplane.release.Gate;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
 
 /** The open lane as all views share it. Lives on the window's thread; long work goes to {@link Background}. */
 public final class LaneSession {
     private final Lane lane;
     private final CheckRun checks = CheckRun.ofAllChecks();
+    private final Editing editing = new Editing(this);
     private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
     private final Background background = new Background(this::failed);
     private final ReadOnlyObjectWrapper<Track> track = new ReadOnlyObjectWrapper<>();
@@ -78,6 +74,11 @@ public final class LaneSession {
 
     public Lane lane() {
         return lane;
+    }
+
+    /** What people do with segments. */
+    public Editing editing() {
+        return editing;
     }
 
     public Background background() {
@@ -145,14 +146,15 @@ public final class LaneSession {
         message.set(null);
     }
 
-    private void failed(Throwable failure) {
+    void failed(Throwable failure) {
         String text = failure instanceof CannotProceedException
                 ? failure.getMessage()
                 : Strings.say("failure.unexpected", String.valueOf(failure));
         say(Message.Tone.FAILED, text);
     }
 
-    private void changed() {
+    /** Tells all views. */
+    void changed() {
         revision.set(revision.get() + 1);
     }
 
@@ -195,7 +197,7 @@ public final class LaneSession {
                 Strings.say("task.read", source.name()),
                 progress -> DocxReviewCopy.recognises(source)
                         ? new BringBack(lane).read(source)
-                        : intake(source, lane.formats().open(source, progress).document()),
+                        : readIntake(source, progress),
                 what -> {
                     dismissMessage();
                     if (what instanceof Intake read) {
@@ -208,17 +210,46 @@ public final class LaneSession {
                 });
     }
 
-    private static Intake intake(Source source, BilingualDocument document) {
+    private Intake readIntake(Source source, Progress progress) throws IOException {
+        BilingualDocument document = lane.formats()
+                .open(source, new FileOptions("", lane.rules()), progress)
+                .document();
         return new Intake(source, document, Counts.of(document.segments()));
     }
 
-    public void acceptIntake() {
+    /** Takes the file in; {@code targetLanguage} is empty where the file names its own. */
+    public void acceptIntake(String targetLanguage) {
         Intake accepted = intake.get();
         intake.set(null);
         background.run(
                 Strings.say("task.take-in", accepted.source().name()),
-                progress -> lane.takeIn(accepted.source(), progress),
+                progress -> lane.takeIn(accepted.source(), targetLanguage, progress),
                 this::choose);
+    }
+
+    /** Sets what foreign attributes mean in this lane, and reads everything anew by it. */
+    public void setRules(ExtensionRules rules) {
+        Intake waiting = intake.get();
+        background.run(
+                Strings.say("task.rules"),
+                progress -> {
+                    lane.setRules(rules, progress);
+                    return Optional.ofNullable(waiting == null ? null : readIntake(waiting.source(), progress));
+                },
+                read -> {
+                    read.ifPresent(intake::set);
+                    if (track() == null) {
+                        changed();
+                    } else {
+                        choose(lane.track(track().id()));
+                    }
+                });
+    }
+
+    /** Target language of the newest track, empty in an empty lane. */
+    public String lastTargetLanguage() {
+        List<Track> tracks = lane.tracks();
+        return tracks.isEmpty() ? "" : tracks.get(tracks.size() - 1).document().targetLanguage();
     }
 
     public void leaveIntake() {
@@ -254,7 +285,7 @@ public final class LaneSession {
         BringBack.Recognised copy = returned.get();
         try {
             BringBack.Taken taken = new BringBack(lane).take(copy, rows);
-            taken.step().ifPresent(step -> recheck(copy.track(), segments(step)));
+            taken.step().ifPresent(step -> recheck(copy.track(), step.segments()));
             returned.set(null);
             say(
                     Message.Tone.DONE,
@@ -269,76 +300,8 @@ public final class LaneSession {
         returned.set(null);
     }
 
-    private static Set<Integer> segments(Step step) {
-        return step.changes().stream().map(change -> change.segment()).collect(Collectors.toSet());
-    }
-
-    /** What is being typed into the segment in hand. */
-    public void type(int index, Content target) {
-        State state = target.isEmpty() ? State.INITIAL : State.TRANSLATED;
-        track().type(lane.person(), index, new Value(target, state));
-        recheck(track(), Set.of(index));
-        changed();
-    }
-
-    public void setTarget(int index, Content target, StepKind kind) {
-        State state = target.isEmpty() ? State.INITIAL : State.TRANSLATED;
-        edit(kind, Map.of(index, new Value(target, state)));
-    }
-
-    public void setState(int index, State state) {
-        edit(StepKind.STATE_SET, Map.of(index, new Value(track().target(index), state)));
-    }
-
-    /** Empties every target that is only a copy of its source. */
-    public int clearPrefilled() {
-        Map<Integer, Value> edits = new LinkedHashMap<>();
-        for (int i = 0; i < track().size(); i++) {
-            boolean untouched =
-                    track().value(i).target().equals(track().segment(i).target());
-            if (untouched && track().segment(i).prefilled()) {
-                edits.put(i, new Value(Content.EMPTY, State.INITIAL));
-            }
-        }
-        edit(StepKind.CLEARED, edits);
-        return edits.size();
-    }
-
-    /** Gives the target of a segment to all open segments with the same source; returns how many there were. */
-    public int propagate(int index) {
-        Map<Integer, Value> edits = Repetitions.propagated(track(), index);
-        edit(StepKind.PROPAGATED, edits);
-        return edits.size();
-    }
-
-    private void edit(StepKind kind, Map<Integer, Value> edits) {
-        try {
-            track().edit(kind, lane.person(), "", edits);
-            recheck(track(), edits.keySet());
-            changed();
-        } catch (CannotProceedException e) {
-            failed(e);
-        }
-    }
-
-    /** Takes back the newest step and shows where it was. */
-    public void undo() {
-        moved(track().undo());
-    }
-
-    public void redo() {
-        moved(track().redo());
-    }
-
-    private void moved(Optional<Step> step) {
-        step.ifPresent(done -> {
-            recheck(track(), segments(done));
-            changed();
-            inHand.set(done.changes().get(0).segment());
-        });
-    }
-
-    private void recheck(Track of, Collection<Integer> segments) {
+    /** Runs the checks again over segments that changed. */
+    void recheck(Track of, Collection<Integer> segments) {
         if (of != track()) {
             return;
         }
@@ -362,10 +325,6 @@ public final class LaneSession {
     public List<Finding> openFindings(int index) {
         List<Finding> here = findings.getOrDefault(index, List.of());
         return here.isEmpty() ? here : lane.findings().open(track(), here);
-    }
-
-    public void fix(Finding finding) {
-        finding.suggestion().ifPresent(fixed -> setTarget(finding.segment(), fixed, StepKind.FIXED));
     }
 
     public void setAside(Finding finding, String reason) {

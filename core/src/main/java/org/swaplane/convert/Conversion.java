@@ -1,0 +1,144 @@
+package org.swaplane.convert;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.Path;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Part;
+import org.swaplane.document.Segment;
+import org.swaplane.exchange.FileExchange;
+import org.swaplane.extension.ExtensionRules;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.NewFile;
+import org.swaplane.format.Source;
+import org.swaplane.format.table.DelimitedText;
+import org.swaplane.format.table.DocxReviewCopy;
+import org.swaplane.format.tmx.NewTmx;
+import org.swaplane.format.xliff2.NewXliff2;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/** One file made from another: XLIFF, TMX and delimited text into each other, and each of them into a review copy. */
+public final class Conversion {
+    private static final Set<String> DELIMITED = Set.of("csv", "tsv", "tab", "txt");
+    private static final Set<String> XLIFF = Set.of("xlf", "xliff");
+
+    private final FormatRegistry formats;
+    private final String sourceLanguage;
+    private final String targetLanguage;
+
+    /** Languages are BCP 47 codes that choose among several in the file, or say what the file does not; empty for neither. */
+    public Conversion(FormatRegistry formats, String sourceLanguage, String targetLanguage) {
+        this.formats = formats;
+        this.sourceLanguage = sourceLanguage;
+        this.targetLanguage = targetLanguage;
+    }
+
+    /**
+     * What writes {@code out} from {@code in}; the input has been read when this returns.
+     *
+     * @throws CannotProceedException when the input cannot be read, or there is no way to that extension
+     */
+    public NewFile.Writer writer(Path in, Path out, Progress progress) throws IOException {
+        Source source = Source.of(in);
+        String from = extension(in);
+        String to = extension(out);
+        boolean asItIs = sourceLanguage.isEmpty() && targetLanguage.isEmpty();
+        if (from.equals(to) && asItIs) {
+            read(source, from, progress);
+            return bytes -> copy(source, bytes);
+        }
+        BilingualDocument document = chosen(source.name(), read(source, from, progress));
+        if (to.equals("docx")) {
+            String sha256 = source.sha256();
+            return bytes -> DocxReviewCopy.write(FileExchange.copy(source.name(), sha256, document), bytes);
+        } else if (to.equals("tmx")) {
+            return bytes -> NewTmx.write(document, bytes);
+        } else if (XLIFF.contains(to)) {
+            return bytes -> NewXliff2.write(onePair(source.name(), document), bytes);
+        } else if (DELIMITED.contains(to)) {
+            char delimiter = to.equals("csv") ? ',' : '\t';
+            return bytes -> DelimitedText.write(onePair(source.name(), document), delimiter, bytes);
+        }
+        throw new CannotProceedException(
+                out.toString(),
+                "there is no way from " + document.format() + " to this extension",
+                "use .xlf, .tmx, .csv, .tsv or .docx");
+    }
+
+    private BilingualDocument read(Source source, String extension, Progress progress) throws IOException {
+        // Only the name tells that a text is a table.
+        if (DELIMITED.contains(extension)) {
+            return DelimitedText.read(source, sourceLanguage, targetLanguage);
+        }
+        FileOptions options = new FileOptions(targetLanguage, ExtensionRules.NONE);
+        return formats.open(source, options, progress).document();
+    }
+
+    /** The parts in the languages that were asked for. */
+    private BilingualDocument chosen(String name, BilingualDocument document) {
+        List<Part> parts = document.parts();
+        if (parts.stream().allMatch(this::isChosen)) {
+            return document;
+        }
+        if (parts.stream().noneMatch(this::isChosen)) {
+            throw new CannotProceedException(
+                    name,
+                    "there is nothing from " + sourceLanguage + " to " + targetLanguage + " in it",
+                    "it has " + pairs(document));
+        }
+        List<Segment> segments = document.segments().stream()
+                .filter(segment -> isChosen(parts.get(segment.part())))
+                .toList();
+        List<Part> own = parts.stream().filter(this::isChosen).toList();
+        List<Segment> renumbered = segments.stream()
+                .map(segment -> segment.inPart(own.indexOf(parts.get(segment.part()))))
+                .toList();
+        return new BilingualDocument(
+                document.format(), document.encoding(), own, renumbered, document.problems(), document.foreign());
+    }
+
+    private boolean isChosen(Part part) {
+        return isIn(part.sourceLanguage(), sourceLanguage) && isIn(part.targetLanguage(), targetLanguage);
+    }
+
+    private static boolean isIn(String language, String wanted) {
+        String own = language.toLowerCase(Locale.ROOT);
+        String asked = wanted.toLowerCase(Locale.ROOT);
+        return asked.isEmpty() || own.isEmpty() || own.equals(asked) || own.startsWith(asked + '-');
+    }
+
+    private static BilingualDocument onePair(String name, BilingualDocument document) {
+        String pairs = pairs(document);
+        if (pairs.contains(",")) {
+            throw new CannotProceedException(
+                    name,
+                    "it holds several pairs of languages (" + pairs + ")",
+                    "choose one with --source and --target");
+        }
+        return document;
+    }
+
+    private static String pairs(BilingualDocument document) {
+        Set<String> pairs = new LinkedHashSet<>();
+        document.parts().forEach(part -> pairs.add(part.sourceLanguage() + " to " + part.targetLanguage()));
+        return String.join(", ", pairs);
+    }
+
+    private static void copy(Source source, OutputStream out) throws IOException {
+        try (InputStream bytes = source.open()) {
+            bytes.transferTo(out);
+        }
+    }
+
+    private static String extension(Path path) {
+        String name = path.getFileName().toString().toLowerCase(Locale.ROOT);
+        return name.substring(name.lastIndexOf('.') + 1);
+    }
+}

@@ -1,0 +1,35 @@
+package org.swaplane.document;
+
+import com.ibm.icu.util.ULocale;
+import java.util.IllformedLocaleException;
+import java.util.Locale;
+import java.util.Set;
+
+/** Language codes (BCP 47) as files write them. */
+public final class LanguageCode {
+    private static final Set<String> LANGUAGES = Set.of(Locale.getISOLanguages());
+
+    private LanguageCode() {}
+
+    /** What is wrong with a code that a file states: nothing when it is empty or right. */
+    public static String fault(String code) {
+        if (code.isEmpty()) {
+            return "";
+        }
+        try {
+            Locale locale = new Locale.Builder().setLanguageTag(code).build();
+            return isKnown(locale.getLanguage()) ? "" : "'" + code + "' is no known language";
+        } catch (IllformedLocaleException e) {
+            return "'" + code + "' is not a language code" + (code.indexOf('_') > 0 ? ", which has hyphens" : "");
+        }
+    }
+
+    private static boolean isKnown(String language) {
+        // Private codes (qaa to qtz, x-...) are nobody's business; three letters are known to CLDR by a name of their
+        // own.
+        return language.isEmpty()
+                || LANGUAGES.contains(language)
+                || language.matches("q[a-t][a-z]|und|mul|zxx")
+                || !new ULocale(language).getDisplayLanguage(ULocale.ENGLISH).equals(language);
+    }
+}

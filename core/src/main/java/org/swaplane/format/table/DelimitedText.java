@@ -1,0 +1,182 @@
+package org.swaplane.format.table;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
+import org.apache.commons.csv.CSVRecord;
+import org.swaplane.content.Content;
+import org.swaplane.content.TagNotation;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.LanguageCode;
+import org.swaplane.document.Limits;
+import org.swaplane.document.Lock;
+import org.swaplane.document.Note;
+import org.swaplane.document.Part;
+import org.swaplane.document.Problem;
+import org.swaplane.document.Segment;
+import org.swaplane.document.State;
+import org.swaplane.format.EncodedText;
+import org.swaplane.format.Source;
+import org.swaplane.task.CannotProceedException;
+
+/**
+ * Source and target side by side in a text file, a row for each pair, in tag notation: comma, semicolon or tab between the columns,
+ * RFC 4180 quoting. The first row may name the columns: {@code source} and {@code target} or their language codes, and {@code note}.
+ */
+public final class DelimitedText {
+    private static final CSVFormat RFC_4180 = CSVFormat.RFC4180;
+
+    private DelimitedText() {}
+
+    /** Where the columns are, and what the first row says of their languages. */
+    private record Columns(
+            int source, int target, int note, boolean named, String sourceLanguage, String targetLanguage) {
+        static final Columns UNNAMED = new Columns(0, 1, 2, false, "", "");
+
+        /** What the first row names; unnamed when it is a pair of texts itself. */
+        static Columns of(CSVRecord first) {
+            int source = -1;
+            int target = -1;
+            int note = -1;
+            for (int i = 0; i < first.size(); i++) {
+                String name = first.get(i).strip().toLowerCase(Locale.ROOT);
+                boolean isCode = name.matches("[a-z]{2,3}([-_][a-z0-9]+)*")
+                        && LanguageCode.fault(name.replace('_', '-')).isEmpty();
+                if (name.equals("note") || name.equals("comment")) {
+                    note = i;
+                } else if (source < 0 && (name.startsWith("source") || isCode)) {
+                    source = i;
+                } else if (target < 0 && (name.startsWith("target") || isCode)) {
+                    target = i;
+                }
+            }
+            return source < 0 || target < 0
+                    ? UNNAMED
+                    : new Columns(source, target, note, true, code(first.get(source)), code(first.get(target)));
+        }
+
+        private static String code(String name) {
+            String code = name.strip().replace('_', '-');
+            return code.toLowerCase(Locale.ROOT).matches("source.*|target.*") ? "" : code;
+        }
+    }
+
+    /**
+     * Reads the pairs; languages that are given win over those of the first row.
+     *
+     * @throws CannotProceedException when a row is broken or has no second column
+     */
+    public static BilingualDocument read(Source source, String sourceLanguage, String targetLanguage)
+            throws IOException {
+        EncodedText text = EncodedText.of(source);
+        List<Segment> segments = new ArrayList<>();
+        List<Problem> problems = new ArrayList<>();
+        Columns columns = null;
+        try (Reader reader = new BufferedReader(text.open());
+                CSVParser rows = CSVParser.parse(
+                        reader, RFC_4180.builder().setDelimiter(delimiter(text)).get())) {
+            for (CSVRecord row : rows) {
+                if (columns == null) {
+                    columns = Columns.of(row);
+                    if (columns.named()) {
+                        continue;
+                    }
+                }
+                add(row, columns, rows.getCurrentLineNumber(), segments, problems);
+            }
+        } catch (UncheckedIOException e) {
+            throw new CannotProceedException(
+                    source.name(),
+                    "the table is broken: " + e.getCause().getMessage(),
+                    "correct the quotes there, or save the table again");
+        }
+        Columns known = columns == null ? Columns.UNNAMED : columns;
+        if (segments.isEmpty()) {
+            throw new CannotProceedException(
+                    source.name(), "there is no row with a source and a target", "put them into the first two columns");
+        }
+        String from = sourceLanguage.isEmpty() ? known.sourceLanguage() : sourceLanguage;
+        String to = targetLanguage.isEmpty() ? known.targetLanguage() : targetLanguage;
+        return new BilingualDocument(
+                "delimited-text",
+                text.encoding().label(),
+                List.of(new Part(source.name(), from, to, List.of())),
+                segments,
+                problems,
+                List.of());
+    }
+
+    private static void add(CSVRecord row, Columns columns, long line, List<Segment> segments, List<Problem> problems) {
+        if (row.size() <= Math.max(columns.source(), columns.target())) {
+            boolean blank = row.size() == 1 && row.get(0).isBlank();
+            if (!blank) {
+                problems.add(new Problem((int) line, 1, "the row has no target column and is left out"));
+            }
+            return;
+        }
+        Content source = TagNotation.readSource(row.get(columns.source()));
+        Content target = TagNotation.read(row.get(columns.target()), source).content();
+        String note = columns.note() >= 0 && columns.note() < row.size() ? row.get(columns.note()) : "";
+        String key = String.valueOf(row.getRecordNumber());
+        segments.add(new Segment(
+                key,
+                0,
+                key,
+                source,
+                target,
+                target.isEmpty() ? State.INITIAL : State.TRANSLATED,
+                "",
+                Lock.NONE,
+                note.isBlank()
+                        ? Segment.About.NOTHING
+                        : new Segment.About(List.of(new Note(note, "")), Limits.NONE, List.of(), -1)));
+    }
+
+    /** The one of tab, semicolon and comma that the first line has most of. */
+    private static char delimiter(EncodedText text) throws IOException {
+        try (BufferedReader reader = new BufferedReader(text.open())) {
+            String line = reader.readLine();
+            Map<Character, Long> counts = new HashMap<>();
+            for (char candidate : new char[] {'\t', ';', ','}) {
+                counts.put(
+                        candidate,
+                        line == null
+                                ? 0
+                                : line.chars().filter(c -> c == candidate).count());
+            }
+            return counts.get('\t') > 0 ? '\t' : counts.get(';') > counts.get(',') ? ';' : ',';
+        }
+    }
+
+    /** Writes the pairs as UTF-8, with the languages in the first row. */
+    public static void write(BilingualDocument document, char delimiter, OutputStream out) throws IOException {
+        CSVFormat format = RFC_4180.builder().setDelimiter(delimiter).get();
+        OutputStreamWriter writer = new OutputStreamWriter(out, StandardCharsets.UTF_8);
+        CSVPrinter printer = new CSVPrinter(writer, format);
+        String source = document.sourceLanguage();
+        String target = document.targetLanguage();
+        boolean coded = !source.isEmpty() && !target.isEmpty();
+        printer.printRecord(coded ? source : "source", coded ? target : "target", "note");
+        for (Segment segment : document.segments()) {
+            String note =
+                    String.join("\n", segment.notes().stream().map(Note::text).toList());
+            printer.printRecord(
+                    TagNotation.write(segment.source(), segment.source()),
+                    TagNotation.write(segment.target(), segment.source()),
+                    note);
+        }
+        printer.flush();
+    }
+}

@@ -1,0 +1,80 @@
+package org.swaplane.format.tmx;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.swaplane.content.Content;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Segment;
+import org.swaplane.document.State;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.EncodedText;
+import org.swaplane.format.SegmentEdit;
+import org.swaplane.format.Splice;
+import org.swaplane.format.SplicedCopy;
+import org.swaplane.format.TargetSlot;
+import org.swaplane.format.XmlContent;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/** A TMX file that was read: its document, and where the {@code seg} of each variant stands, or where a variant is missing. */
+final class TmxFile implements BilingualFile {
+    private final EncodedText text;
+    private final BilingualDocument document;
+    private final List<TargetSlot> slots;
+
+    /** Slots are in the order of the document's segments. */
+    TmxFile(EncodedText text, BilingualDocument document, List<TargetSlot> slots) {
+        this.text = text;
+        this.document = document;
+        this.slots = List.copyOf(slots);
+    }
+
+    @Override
+    public BilingualDocument document() {
+        return document;
+    }
+
+    /** A memory knows no states: what is in it is translated. */
+    @Override
+    public State kept(State state, Content target) {
+        return target.isEmpty() ? State.INITIAL : State.TRANSLATED;
+    }
+
+    @Override
+    public void write(List<SegmentEdit> edits, OutputStream out, Progress progress) throws IOException {
+        List<Splice> splices = new ArrayList<>();
+        for (SegmentEdit edit : edits) {
+            Segment segment = document.segments().get(edit.segment());
+            TargetSlot slot = slots.get(edit.segment());
+            if (edit.target().equals(segment.target())) {
+                continue;
+            }
+            if (slot.exists()) {
+                splices.addAll(slot.rewrite(segment.key(), Optional.empty(), Optional.of(edit.target())));
+            } else {
+                splices.add(newVariant(segment, slot, edit.target()));
+            }
+        }
+        SplicedCopy.write(text, splices, out, progress);
+    }
+
+    private Splice newVariant(Segment segment, TargetSlot place, Content target) {
+        String language = document.parts().get(segment.part()).targetLanguage();
+        if (language.isEmpty()) {
+            throw new CannotProceedException(
+                    text.source().name(),
+                    "it is not known in which language the target of unit " + segment.unit() + " is",
+                    "say the target language when the file is taken in");
+        }
+        String content = XmlContent.written(target, place.lineEnd());
+        return new Splice(
+                place.start(),
+                place.start(),
+                segment.key(),
+                none -> place.indent() + "<tuv xml:lang=\"" + XmlContent.attribute(language) + "\"><seg>" + content
+                        + "</seg></tuv>");
+    }
+}

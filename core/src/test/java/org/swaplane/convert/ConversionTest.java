@@ -1,0 +1,135 @@
+package org.swaplane.convert;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.swaplane.content.TagNotation;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Segment;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.NewFile;
+import org.swaplane.format.Source;
+import org.swaplane.format.table.DelimitedText;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+class ConversionTest {
+    private static final String XLIFF = """
+            <xliff version="1.2" xmlns="urn:oasis:names:tc:xliff:document:1.2">
+            <file original="a.html" source-language="en-GB" target-language="de-DE" datatype="html"><body>
+            <trans-unit id="one"><source>See <g id="1">the &lt;quay&gt;</g><x id="2"/></source><target>Sieh <x id="2"/><g id="1">den Kai</g></target></trans-unit>
+            <trans-unit id="two"><source>Crossed <bx id="3"/>a<bx id="4"/>b<ex id="3"/>c<ex id="4"/></source><target>Quer <bx id="3"/>a<bx id="4"/>b<ex id="3"/>c<ex id="4"/></target></trans-unit>
+            <trans-unit id="three"><source>Says "no", twice; ⟦</source><target state="signed-off">Sagt „nein“, zweimal; ⟦</target></trans-unit>
+            </body></file></xliff>
+            """;
+
+    @TempDir
+    private Path folder;
+
+    private Path xliff;
+
+    @BeforeEach
+    void save() throws IOException {
+        xliff = Files.writeString(folder.resolve("in.xlf"), XLIFF);
+    }
+
+    private Path convert(Path in, String name, String source, String target) throws IOException {
+        Path out = folder.resolve(name);
+        NewFile.Writer writer =
+                new Conversion(FormatRegistry.ofInstalled(), source, target).writer(in, out, Progress.NONE);
+        NewFile.write(out, false, writer);
+        return out;
+    }
+
+    private Path convert(Path in, String name) throws IOException {
+        return convert(in, name, "", "");
+    }
+
+    private static BilingualDocument read(Path file) throws IOException {
+        return file.toString().endsWith("v")
+                ? DelimitedText.read(Source.of(file), "", "")
+                : FormatRegistry.ofInstalled()
+                        .open(Source.of(file), Progress.NONE)
+                        .document();
+    }
+
+    private static String written(Segment segment) {
+        return TagNotation.write(segment.source(), segment.source()) + " = "
+                + TagNotation.write(segment.target(), segment.source());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"out.tmx", "out.xliff", "out.csv", "out.tsv"})
+    void everyPairComesOutWithItsTagsAndLanguages(String name) throws IOException {
+        Path tmx = convert(xliff, "between.tmx");
+
+        BilingualDocument out = read(convert(tmx, name));
+
+        assertThat(out.sourceLanguage()).isEqualTo("en-GB");
+        assertThat(out.targetLanguage()).isEqualTo("de-DE");
+        assertThat(out.segments())
+                .extracting(ConversionTest::written)
+                .containsExactly(
+                        "See ⟦1⟧the <quay>⟦/1⟧⟦2/⟧ = Sieh ⟦2/⟧⟦1⟧den Kai⟦/1⟧",
+                        "Crossed ⟦1⟧a⟦2⟧b⟦/1⟧c⟦/2⟧ = Quer ⟦1⟧a⟦2⟧b⟦/1⟧c⟦/2⟧",
+                        "Says \"no\", twice; ⟦⟦ = Sagt „nein“, zweimal; ⟦⟦");
+    }
+
+    @Test
+    void aTableBecomesAMemoryAndXliff() throws IOException {
+        Path table = Files.writeString(
+                folder.resolve("pairs.csv"), "source;target\n\"Pier; north\";Nordsteg\nlonely\nDeck;\n");
+
+        Path memory = convert(table, "pairs.tmx", "en", "de");
+        Path bilingual = convert(table, "pairs.xlf", "en", "de");
+
+        assertThat(read(memory).segments())
+                .extracting(ConversionTest::written)
+                .containsExactly("Pier; north = Nordsteg");
+        assertThat(read(bilingual).segments())
+                .extracting(ConversionTest::written)
+                .containsExactly("Pier; north = Nordsteg", "Deck = ");
+        assertThat(read(bilingual).targetLanguage()).isEqualTo("de");
+    }
+
+    @Test
+    void theSameFormatIsTheSameBytes() throws IOException {
+        assertThat(convert(xliff, "again.xlf")).hasSameBinaryContentAs(xliff);
+    }
+
+    @Test
+    void oneOfSeveralLanguagesIsChosen() throws IOException {
+        Path memory = Files.writeString(
+                folder.resolve("many.tmx"),
+                "<tmx version='1.4'><header srclang='en'/><body><tu><tuv xml:lang='en'><seg>Pier</seg></tuv>"
+                        + "<tuv xml:lang='de'><seg>Steg</seg></tuv><tuv xml:lang='fr-FR'><seg>Quai</seg></tuv></tu></body></tmx>");
+
+        assertThatThrownBy(() -> convert(memory, "many.xlf"))
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessageContaining("en to de, en to fr-FR");
+        assertThat(read(convert(memory, "fr.xlf", "", "fr")).segments())
+                .extracting(ConversionTest::written)
+                .containsExactly("Pier = Quai");
+        assertThatThrownBy(() -> convert(memory, "nl.xlf", "", "nl"))
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessageContaining("nothing from");
+    }
+
+    @Test
+    void aBrokenTableIsRefusedAndLeavesNothing() throws IOException {
+        Path table = Files.writeString(folder.resolve("broken.csv"), "source,target\n\"open,x\n");
+
+        assertThatThrownBy(() -> convert(table, "out.tmx"))
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessageContaining("broken.csv");
+        assertThat(folder.resolve("out.tmx")).doesNotExist();
+    }
+}

@@ -1,0 +1,79 @@
+package org.swaplane.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import org.junit.jupiter.api.Test;
+import org.swaplane.document.State;
+import org.swaplane.exchange.StructureProblem.Kind;
+import org.swaplane.format.Rewriting;
+
+class ReturnedBilingualTest {
+    private static final String SENT = """
+            <xliff version="2.1" xmlns="urn:oasis:names:tc:xliff:document:2.0" srcLang="en" trgLang="de"><file id="f">
+            <unit id="u1"><segment id="a"><source>Two here. And there.</source><target>Zwei.</target></segment></unit>
+            <unit id="u2"><segment id="a"><source>See <ph id="1"/> now</source><target>Sieh <ph id="1"/></target></segment></unit>
+            <unit id="u3"><segment id="a"><source>Stay</source><target>Bleib</target></segment></unit>
+            </file></xliff>
+            """;
+
+    private static ReturnedBilingual back(String returned) throws IOException {
+        return new ReturnedBilingual(
+                Rewriting.of(returned).document(),
+                "K7Q2M",
+                FileExchange.sentRows(Rewriting.of(SENT).document()));
+    }
+
+    @Test
+    void anUntouchedFileChangesNothing() throws IOException {
+        assertThat(back(SENT).read().changes()).isEmpty();
+        assertThat(back(SENT).read().problems()).isEmpty();
+    }
+
+    @Test
+    void aChangedTargetIsAChangeWithTheStateOfTheFile() throws IOException {
+        ReturnedBilingual back =
+                back(SENT.replace("<segment id=\"a\"><source>Stay", "<segment id=\"a\" state=\"final\"><source>Stay")
+                        .replace("Bleib", "Bleibe"));
+
+        RowChange change = back.read().changes().get(0);
+
+        assertThat(change.sound()).isTrue();
+        assertThat(change.returned()).isEqualTo("Bleibe");
+        assertThat(back.state(change.segment())).isEqualTo(State.FINAL);
+    }
+
+    @Test
+    void aUnitThatWasCutOtherwiseIsSaidOnceAndTheRestIsTaken() throws IOException {
+        ReturnReading reading = back(SENT.replace(
+                                "<segment id=\"a\"><source>Two here. And there.</source><target>Zwei.</target></segment>",
+                                "<segment id=\"a\"><source>Two here.</source></segment><ignorable><source> </source></ignorable>"
+                                        + "<segment id=\"b\"><source>And there.</source></segment>")
+                        .replace("Bleib", "Bleibe"))
+                .read();
+
+        assertThat(reading.problems())
+                .extracting(StructureProblem::kind, StructureProblem::message)
+                .containsExactly(org.assertj.core.groups.Tuple.tuple(
+                        Kind.RESEGMENTED, "Unit u1 came back cut into 2 segments; one was sent"));
+        assertThat(reading.changes()).extracting(RowChange::number).containsExactly(3);
+    }
+
+    @Test
+    void lostTagsSourcesAndUnitsAreStructureProblems() throws IOException {
+        ReturnReading reading = back(SENT.replace("Sieh <ph id=\"1\"/>", "Sieh")
+                        .replace("Stay", "Stay!")
+                        .replaceAll("<unit id=\"u1\".*", ""))
+                .read();
+
+        assertThat(reading.problems())
+                .extracting(StructureProblem::kind)
+                .contains(Kind.ROW_MISSING, Kind.TAGS_CHANGED, Kind.SOURCE_CHANGED);
+    }
+
+    @Test
+    void anotherFileIsNotRecognised() throws IOException {
+        assertThat(back(SENT.replace("id=\"u", "id=\"v")).recognised()).isZero();
+        assertThat(back(SENT).recognised()).isEqualTo(1);
+    }
+}

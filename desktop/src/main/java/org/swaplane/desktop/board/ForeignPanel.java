@@ -1,0 +1,187 @@
+package org.swaplane.desktop.board;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import org.swaplane.desktop.session.FilePicker;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.Message;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.ForeignItem;
+import org.swaplane.document.State;
+import org.swaplane.extension.ExtensionRules;
+import org.swaplane.extension.Meaning;
+import org.swaplane.extension.ReadingRule;
+import org.swaplane.extension.WritingRule;
+import org.swaplane.format.NewFile;
+import org.swaplane.task.CannotProceedException;
+
+/** The attributes and elements of other namespaces in a file; pointing at a value makes a rule of the lane. */
+final class ForeignPanel extends VBox {
+    private static final int MOST_ROWS = 60;
+    private static final String FILE_NAME = "foreign-attributes.json";
+
+    private final LaneSession session;
+    private final FilePicker picker;
+    private final GridPane grid = Parts.styled(new GridPane(), "foreign");
+    private final Label more = Parts.quiet("");
+
+    ForeignPanel(LaneSession session, FilePicker picker) {
+        this.session = session;
+        this.picker = picker;
+        getStyleClass().add("column");
+        setId("foreign");
+        getChildren()
+                .addAll(
+                        Parts.heading("foreign.title"),
+                        Parts.quiet(Strings.say("foreign.hint")),
+                        grid,
+                        more,
+                        Parts.row(
+                                Parts.button("save-rules", "foreign.save", this::save),
+                                Parts.button("load-rules", "foreign.load", this::load)));
+    }
+
+    /** Shows what occurs in a file; nothing at all when nothing does. */
+    void show(List<ForeignItem> items) {
+        setVisible(!items.isEmpty());
+        setManaged(!items.isEmpty());
+        grid.getChildren().clear();
+        head();
+        ExtensionRules rules = session.lane().rules();
+        int row = 1;
+        int left = 0;
+        for (ForeignItem item : items) {
+            for (String value : item.values().keySet()) {
+                if (row > MOST_ROWS) {
+                    left++;
+                } else {
+                    addRow(row++, item, value, rules);
+                }
+            }
+        }
+        more.setText(left == 0 ? "" : Strings.say("foreign.more", left));
+        more.setManaged(left > 0);
+    }
+
+    private void head() {
+        List<String> keys =
+                List.of("foreign.where", "foreign.value", "foreign.count", "foreign.means", "foreign.written");
+        for (int i = 0; i < keys.size(); i++) {
+            grid.add(Parts.quiet(Strings.say(keys.get(i))), i, 0);
+        }
+    }
+
+    private void addRow(int row, ForeignItem item, String value, ExtensionRules rules) {
+        String where = item.attribute().isEmpty()
+                ? item.element()
+                : Strings.say("foreign.attribute", item.attribute(), item.element());
+        Label place = new Label(where);
+        place.setTooltip(new Tooltip(item.namespace()));
+        grid.add(place, 0, row);
+        grid.add(Parts.styled(new Label(value), "code"), 1, row);
+        grid.add(new Label(String.valueOf(item.values().get(value))), 2, row);
+        grid.add(meaning(item, value, rules), 3, row);
+        if (!item.attribute().isEmpty()) {
+            grid.add(written(item, value, rules), 4, row);
+        }
+    }
+
+    private ComboBox<Optional<Meaning>> meaning(ForeignItem item, String value, ExtensionRules rules) {
+        Optional<ReadingRule> known = rules.reading().stream()
+                .filter(rule -> rule.matches(item.namespace(), item.element(), item.attribute(), value))
+                .findFirst();
+        return choice(
+                Meaning.values(),
+                known.map(ReadingRule::meaning),
+                each -> Strings.say("meaning." + each.name().toLowerCase(Locale.ROOT)),
+                chosen -> {
+                    ExtensionRules without = known.map(rules::without).orElse(rules);
+                    session.setRules(chosen.map(each -> without.with(
+                                    new ReadingRule(item.namespace(), item.element(), item.attribute(), value, each)))
+                            .orElse(without));
+                });
+    }
+
+    private ComboBox<Optional<State>> written(ForeignItem item, String value, ExtensionRules rules) {
+        Optional<WritingRule> known = rules.writing().stream()
+                .filter(rule -> rule.namespace().equals(item.namespace())
+                        && rule.element().equals(item.element())
+                        && rule.attribute().equals(item.attribute())
+                        && rule.value().equals(value))
+                .findFirst();
+        return choice(
+                State.values(),
+                known.map(WritingRule::state),
+                each -> Strings.say("state." + each.name().toLowerCase(Locale.ROOT)),
+                chosen -> {
+                    ExtensionRules without = known.map(rules::without).orElse(rules);
+                    session.setRules(chosen.map(each -> without.with(
+                                    new WritingRule(each, item.namespace(), item.element(), item.attribute(), value)))
+                            .orElse(without));
+                });
+    }
+
+    /** A choice of one of these or none. */
+    private static <T> ComboBox<Optional<T>> choice(
+            T[] values, Optional<T> now, Function<T, String> words, Consumer<Optional<T>> chosen) {
+        ComboBox<Optional<T>> box = new ComboBox<>();
+        List<Optional<T>> items = new ArrayList<>();
+        items.add(Optional.empty());
+        Arrays.stream(values).map(Optional::of).forEach(items::add);
+        box.getItems().setAll(items);
+        box.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Optional<T> item) {
+                return item == null ? "" : item.map(words).orElse(Strings.say("foreign.nothing"));
+            }
+
+            @Override
+            public Optional<T> fromString(String text) {
+                return Optional.empty();
+            }
+        });
+        box.setValue(now);
+        box.setOnAction(event -> chosen.accept(box.getValue()));
+        return box;
+    }
+
+    private void save() {
+        picker.chooseTarget(FILE_NAME).ifPresent(path -> {
+            try {
+                byte[] json = session.lane().rules().toJson().getBytes(StandardCharsets.UTF_8);
+                NewFile.write(path, true, out -> out.write(json));
+                session.say(Message.Tone.DONE, Strings.say("foreign.saved", path.toString()));
+            } catch (IOException | CannotProceedException e) {
+                session.say(Message.Tone.FAILED, e.getMessage());
+            }
+        });
+    }
+
+    /** Adds the rules of a file to those of the lane. */
+    private void load() {
+        for (Path path : picker.chooseFiles()) {
+            try {
+                ExtensionRules loaded = ExtensionRules.ofJson(path.getFileName().toString(), Files.readString(path));
+                session.setRules(session.lane().rules().with(loaded));
+            } catch (IOException | CannotProceedException e) {
+                session.say(Message.Tone.FAILED, e.getMessage());
+            }
+        }
+    }
+}
