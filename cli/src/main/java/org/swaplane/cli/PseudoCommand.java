@@ -3,13 +3,16 @@ package org.swaplane.cli;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
+import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.BilingualFile;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
 import org.swaplane.proof.DryRun;
 import org.swaplane.task.Progress;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** Pseudo-translates a file into the same format. */
@@ -21,10 +24,14 @@ final class PseudoCommand implements Callable<Integer> {
     @Mixin
     private OutputOptions output;
 
+    @Option(names = "--target", paramLabel = "LANG", description = "Target language, where FILE does not name one.")
+    private String targetLanguage = "";
+
     @Override
     public Integer call() throws IOException {
         FormatRegistry formats = FormatRegistry.ofInstalled();
-        BilingualFile bilingual = formats.open(Source.of(file), Progress.NONE);
+        BilingualFile bilingual =
+                formats.open(Source.of(file), new FileOptions(targetLanguage, ExtensionRules.NONE), Progress.NONE);
         var edits = DryRun.withDefaults(formats).pseudoEdits(bilingual.document());
         output.write(out -> bilingual.write(edits, out, Progress.NONE), file);
         return ExitStatus.ALL_WELL;

@@ -64,7 +64,13 @@ public record Content(List<Run> runs) {
     }
 
     public List<Tag> tags() {
-        return runs.stream().filter(Tag.class::isInstance).map(Tag.class::cast).toList();
+        List<Tag> tags = new ArrayList<>(runs.size());
+        for (Run run : runs) {
+            if (run instanceof Tag tag) {
+                tags.add(tag);
+            }
+        }
+        return List.copyOf(tags);
     }
 
     public boolean isEmpty() {

@@ -11,6 +11,9 @@ package org.swaplane.content;
  * @param rights what the file allows people to do with it
  */
 public record Tag(Kind kind, String id, String code, String label, Rights rights) implements Run {
+    /** Ids of marked text begin with it, whichever format marks it. */
+    public static final String MARKED = "mrk:";
+
     /** A tag with which everything may be done. */
     public Tag(Kind kind, String id, String code, String label) {
         this(kind, id, code, label, Rights.ALL);
@@ -26,6 +29,11 @@ public record Tag(Kind kind, String id, String code, String label, Rights rights
         OPEN,
         CLOSE,
         STANDALONE
+    }
+
+    /** Whether it holds text that people read and must not change. */
+    public boolean isProtectedText() {
+        return kind == Kind.STANDALONE && id.startsWith(MARKED);
     }
 
     @Override

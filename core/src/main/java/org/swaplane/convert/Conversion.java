@@ -50,11 +50,15 @@ public final class Conversion {
         String from = extension(in);
         String to = extension(out);
         boolean asItIs = sourceLanguage.isEmpty() && targetLanguage.isEmpty();
-        if (from.equals(to) && asItIs) {
+        boolean same = from.equals(to) || XLIFF.contains(from) && XLIFF.contains(to);
+        if (same && asItIs) {
             read(source, from, progress);
             return bytes -> copy(source, bytes);
         }
         BilingualDocument document = chosen(source.name(), read(source, from, progress));
+        if (document.segments().isEmpty()) {
+            throw new CannotProceedException(source.name(), "there is no segment in it", "there is nothing to convert");
+        }
         if (to.equals("docx")) {
             String sha256 = source.sha256();
             return bytes -> DocxReviewCopy.write(FileExchange.copy(source.name(), sha256, document), bytes);

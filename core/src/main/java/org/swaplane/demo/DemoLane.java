@@ -34,7 +34,7 @@ public final class DemoLane {
         try (Lane lane = create(folder, earlier)) {
             Track track = lane.tracks().get(0);
             Path sent = new SendOut(lane)
-                    .send(track, DemoReviewer.NAME, Purpose.REVIEW)
+                    .send(track, DemoReviewer.NAME, Purpose.REVIEW, SendOut.Form.REVIEW_COPY, Progress.NONE)
                     .file();
             Files.createDirectories(folder.resolve("returned"));
             DemoReviewer.answer(sent, folder.resolve("returned").resolve("scan final (2).docx"), clock.instant());

@@ -14,6 +14,7 @@ import org.swaplane.document.Fingerprint;
 import org.swaplane.exchange.StructureProblem.Kind;
 import org.swaplane.format.table.ReturnedCopy;
 import org.swaplane.format.table.ReturnedRow;
+import org.swaplane.format.table.ReviewCopy;
 
 /** Compares three texts for every row: as sent, as returned, as it stands now. Changes nothing. */
 public final class ReturnReader {
@@ -119,10 +120,6 @@ public final class ReturnReader {
     private static boolean isOurOwnNote(String text, SentRow original) {
         return text.equals(say("copy.locked"))
                 || original.segment().notes().stream().anyMatch(note -> text.equals(note.text()))
-                || text.equals(String.join(
-                        "\n",
-                        original.segment().notes().stream()
-                                .map(note -> note.text())
-                                .toList()));
+                || text.equals(ReviewCopy.notes(original.segment()));
     }
 }

@@ -5,6 +5,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -13,10 +15,14 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.swaplane.content.Content;
+import org.swaplane.content.TagNotation;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.exchange.ReturnReader;
 import org.swaplane.exchange.ReturnReading;
 import org.swaplane.exchange.ReturnReport;
+import org.swaplane.exchange.ReturnedBilingual;
 import org.swaplane.exchange.RowChange;
 import org.swaplane.exchange.SentRow;
 import org.swaplane.format.NewFile;
@@ -25,9 +31,12 @@ import org.swaplane.format.table.DocxReviewCopy;
 import org.swaplane.format.table.ReturnedCopy;
 import org.swaplane.format.table.ReturnedRow;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
 
 /** Recognises a copy that came back, and takes of it what a person decides on. */
 public final class BringBack {
+    private static final double MOST_OF_IT = 0.5;
+
     private final Lane lane;
 
     public BringBack(Lane lane) {
@@ -56,6 +65,42 @@ public final class BringBack {
                         "open the lane that sent it"));
         Track track = lane.track(trip.track());
         return new Recognised(copy, trip, track, ReturnReader.read(returned, code, sentRows(trip, track)));
+    }
+
+    /**
+     * Whether a bilingual file is one that went out from here: most of its segments have the keys of one that was sent. Those that are
+     * still away come first.
+     *
+     * @param document the file as it was read
+     */
+    public Optional<Recognised> recognise(Source copy, BilingualDocument document, Progress progress)
+            throws IOException {
+        List<Trip> trips = new ArrayList<>(lane.trips().all());
+        Collections.reverse(trips);
+        trips.sort(Comparator.comparing(trip -> trip.back().isPresent()));
+        for (Trip trip : trips) {
+            Track track = lane.track(trip.track());
+            boolean sameFormat = document.format().equals(track.document().format());
+            if (sameFormat && !DocxReviewCopy.recognises(lane.trips().sentCopy(trip))) {
+                BilingualDocument sent =
+                        lane.open(track, lane.trips().sentCopy(trip), progress).document();
+                ReturnedBilingual back = new ReturnedBilingual(document, trip.code(), sentRows(sent, track));
+                if (back.recognised() >= MOST_OF_IT) {
+                    return Optional.of(new Recognised(copy, trip, track, back.read()));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static List<SentRow> sentRows(BilingualDocument sent, Track track) {
+        List<SentRow> rows = new ArrayList<>();
+        for (int i = 0; i < track.size(); i++) {
+            Segment segment = track.segment(i);
+            String target = TagNotation.write(sent.segments().get(i).target(), segment.source());
+            rows.add(new SentRow(i + 1, i, segment, target, track.target(i)));
+        }
+        return rows;
     }
 
     /** What was sent is read from the very copy that went out. */

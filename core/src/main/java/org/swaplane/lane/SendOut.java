@@ -2,12 +2,14 @@ package org.swaplane.lane;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Locale;
 import org.swaplane.exchange.ReviewInstructions;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
 import org.swaplane.format.table.CopyIdentity;
 import org.swaplane.format.table.DocxReviewCopy;
 import org.swaplane.format.table.ReviewCopy;
+import org.swaplane.task.Progress;
 
 /** Makes a copy of a track for a person and remembers that it went out. */
 public final class SendOut {
@@ -20,9 +22,31 @@ public final class SendOut {
     /** A copy that went out, and where it lies. */
     public record Sent(Trip trip, Path file) {}
 
-    /** Writes a review copy into the lane's folder {@code sent}. */
-    public Sent send(Track track, String person, Purpose purpose) throws IOException {
+    /** What goes out: a table for a person, or the file itself as it stands now, for another tool. */
+    public enum Form {
+        REVIEW_COPY,
+        BILINGUAL_FILE
+    }
+
+    /** Writes a copy into the lane's folder {@code sent}. */
+    public Sent send(Track track, String person, Purpose purpose, Form form, Progress progress) throws IOException {
         String code = lane.newTripCode();
+        String name = stem(track.name()) + '_' + purpose.name().toLowerCase(Locale.ROOT);
+        Path file =
+                switch (form) {
+                    case REVIEW_COPY -> writeReviewCopy(track, code, purpose, lane.free("sent", name + ".docx"));
+                    case BILINGUAL_FILE -> {
+                        String extension =
+                                track.name().substring(stem(track.name()).length());
+                        Path path = lane.free("sent", name + extension);
+                        NewFile.write(path, false, out -> track.write(out, progress));
+                        yield path;
+                    }
+                };
+        return new Sent(lane.trips().sent(code, track, person, purpose, Source.of(file)), file);
+    }
+
+    private Path writeReviewCopy(Track track, String code, Purpose purpose, Path file) throws IOException {
         CopyIdentity identity = new CopyIdentity(lane.id(), track.id(), code, track.size());
         ReviewCopy copy = ReviewCopy.of(
                 track.document(),
@@ -30,10 +54,8 @@ public final class SendOut {
                 identity,
                 track.name(),
                 purpose == Purpose.REVIEW ? ReviewInstructions.forReview() : ReviewInstructions.forTranslation());
-        Path file = lane.free(
-                "sent", stem(track.name()) + "_" + purpose.name().toLowerCase(java.util.Locale.ROOT) + ".docx");
         NewFile.write(file, false, out -> DocxReviewCopy.write(copy, out));
-        return new Sent(lane.trips().sent(code, track, person, purpose, Source.of(file)), file);
+        return file;
     }
 
     private static String stem(String name) {

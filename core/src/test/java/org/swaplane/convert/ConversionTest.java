@@ -67,7 +67,7 @@ class ConversionTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"out.tmx", "out.xliff", "out.csv", "out.tsv"})
+    @ValueSource(strings = {"out.tmx", "out.xlf", "out.csv", "out.tsv"})
     void everyPairComesOutWithItsTagsAndLanguages(String name) throws IOException {
         Path tmx = convert(xliff, "between.tmx");
 

@@ -86,7 +86,7 @@ class DeliveryTest {
         meetEverything();
 
         assertThat(open()).isEmpty();
-        new SendOut(lane).send(track, "Ines Falk", Purpose.REVIEW);
+        new SendOut(lane).send(track, "Ines Falk", Purpose.REVIEW, SendOut.Form.REVIEW_COPY, Progress.NONE);
         assertThat(open()).containsExactly("away");
     }
 

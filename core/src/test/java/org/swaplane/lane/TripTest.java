@@ -25,6 +25,7 @@ import org.swaplane.exchange.StructureProblem;
 import org.swaplane.exchange.StructureProblem.Kind;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
 
 /** A real copy out and back, as the demo's reviewer answers it. */
 class TripTest {
@@ -45,7 +46,9 @@ class TripTest {
     void sendOut() throws IOException {
         lane = DemoLane.create(folder, DAY);
         track = lane.tracks().get(0);
-        sent = new SendOut(lane).send(track, DemoReviewer.NAME, Purpose.REVIEW).file();
+        sent = new SendOut(lane)
+                .send(track, DemoReviewer.NAME, Purpose.REVIEW, SendOut.Form.REVIEW_COPY, Progress.NONE)
+                .file();
         answered = elsewhere.resolve("whatever.bin");
     }
 
@@ -200,5 +203,38 @@ class TripTest {
         assertThatThrownBy(() -> new BringBack(lane).take(back, Set.of(28)))
                 .hasMessageContaining("row 28 cannot be taken");
         assertThat(track.edits()).isEmpty();
+    }
+
+    @Test
+    void theFileItselfGoesToAnotherToolAndIsRecognisedWhenItComesBack() throws IOException {
+        Path file = new SendOut(lane)
+                .send(track, "Harbour tool", Purpose.TRANSLATION, SendOut.Form.BILINGUAL_FILE, Progress.NONE)
+                .file();
+        Path answer = Files.writeString(
+                folder.resolve("whatever.xlf"), Files.readString(file).replace(">Fahrplan<", ">Der Fahrplan<"));
+        Source copy = Source.of(answer);
+
+        BringBack.Recognised back = new BringBack(lane)
+                .recognise(copy, lane.formats().open(copy, Progress.NONE).document(), Progress.NONE)
+                .orElseThrow();
+        new BringBack(lane).take(back, Set.of(1));
+
+        assertThat(back.trip().person()).isEqualTo("Harbour tool");
+        assertThat(back.reading().problems()).isEmpty();
+        assertThat(back.reading().changes()).extracting(RowChange::number).containsExactly(1);
+        assertThat(track.target(0).plainText()).isEqualTo("Der Fahrplan");
+        assertThat(track.state(0)).isEqualTo(State.TRANSLATED);
+    }
+
+    @Test
+    void aFileThatNeverWentOutIsNoReturn() throws IOException {
+        Source client = lane.original(track);
+
+        assertThat(new BringBack(lane)
+                        .recognise(
+                                client,
+                                lane.formats().open(client, Progress.NONE).document(),
+                                Progress.NONE))
+                .isEmpty();
     }
 }

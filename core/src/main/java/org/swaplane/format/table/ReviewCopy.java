@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntFunction;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.swaplane.content.Content;
+import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Fingerprint;
@@ -29,6 +31,14 @@ public record ReviewCopy(
         rows = List.copyOf(rows);
     }
 
+    /** What goes out in the comment column: the file's notes, and the text that stands in tags. */
+    public static String notes(Segment segment) {
+        Stream<String> hidden = segment.source().tags().stream()
+                .filter(Tag::isProtectedText)
+                .map(tag -> TagNotation.write(Content.of(tag), segment.source()) + " = " + tag.label());
+        return Stream.concat(segment.notes().stream().map(Note::text), hidden).collect(Collectors.joining("\n"));
+    }
+
     /** A copy of every segment of {@code document}, with the target that {@code targets} gives for its index. */
     public static ReviewCopy of(
             BilingualDocument document,
@@ -40,12 +50,11 @@ public record ReviewCopy(
         for (int i = 0; i < document.segments().size(); i++) {
             Segment segment = document.segments().get(i);
             RowCode code = RowCode.of(identity.trip(), i + 1, Fingerprint.of(segment.source()));
-            String notes = segment.notes().stream().map(Note::text).collect(Collectors.joining("\n"));
             rows.add(new ReviewRow(
                     code,
                     TagNotation.write(segment.source(), segment.source()),
                     TagNotation.write(targets.apply(i), segment.source()),
-                    notes,
+                    notes(segment),
                     segment.locked()));
         }
         return new ReviewCopy(

@@ -41,9 +41,9 @@ final class InlineReader extends InlinePass {
             case "g" -> pair("g:" + attribute("id"), label, "");
             case "mrk" -> {
                 if (attribute("mtype").equals("protected")) {
-                    whole(Tag.Kind.STANDALONE, "mrk:" + attribute("mid"), label);
+                    whole(Tag.Kind.STANDALONE, Tag.MARKED + attribute("mid"), label);
                 } else {
-                    pair("mrk:" + attribute("mid"), label, "");
+                    pair(Tag.MARKED + attribute("mid"), label, "");
                 }
             }
             case "bx" -> whole(Tag.Kind.OPEN, "bx:" + firstOf("rid", "id"), label);

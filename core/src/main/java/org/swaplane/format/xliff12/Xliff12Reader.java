@@ -12,6 +12,7 @@ import java.util.Set;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.swaplane.content.Content;
+import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Limits;
@@ -46,8 +47,8 @@ final class Xliff12Reader extends XmlPass {
     private final Map<String, Integer> keys = new HashMap<>();
     private final Deque<Group> groups = new ArrayDeque<>();
 
-    /** An open file or group; {@code locked} where {@code translate} is {@code no} in it. */
-    private record Group(String id, boolean locked, List<Note> notes) {}
+    /** An open file or group: its path with a slash behind it, and whether {@code translate} is {@code no} in it. */
+    private record Group(String path, boolean locked, List<Note> notes) {}
 
     Xliff12Reader(EncodedText text, FileOptions options, Progress progress) {
         super(text, options, progress);
@@ -75,7 +76,8 @@ final class Xliff12Reader extends XmlPass {
         if (event == XMLStreamConstants.START_ELEMENT && isOurs()) {
             switch (xml.getLocalName()) {
                 case "file" -> openFile();
-                case "group", "bin-unit" -> groups.push(new Group(attribute("id"), lockedHere(), new ArrayList<>(0)));
+                case "group", "bin-unit" ->
+                    groups.push(new Group(path() + attribute("id") + '/', lockedHere(), new ArrayList<>(0)));
                 case "trans-unit" -> readUnit();
                 case "note" -> outerNote();
                 case "context-group" ->
@@ -94,7 +96,7 @@ final class Xliff12Reader extends XmlPass {
     private void openFile() throws XMLStreamException {
         String target = attribute("target-language");
         parts.add(new Part(attribute("original"), attribute("source-language"), targetLanguage(target), List.of()));
-        groups.push(new Group(attribute("original"), false, List.of()));
+        groups.push(new Group(attribute("original") + '/', false, List.of()));
         checkLanguage(attribute("source-language"));
         checkLanguage(target);
         if (target.isEmpty()) {
@@ -318,12 +320,17 @@ final class Xliff12Reader extends XmlPass {
 
     /** A code that opens or closes a pair whose other half is not in the source of the unit, or null. */
     private static Tag unpaired(Content source) {
-        Map<String, Tag> open = new HashMap<>(0);
-        for (Tag tag : source.tags()) {
-            if (tag.kind() == Tag.Kind.OPEN) {
-                open.put(tag.id(), tag);
-            } else if (tag.kind() == Tag.Kind.CLOSE && open.remove(tag.id()) == null) {
-                return tag;
+        Map<String, Tag> open = Map.of();
+        for (Run run : source.runs()) {
+            // XML itself sees to the halves of elements around text.
+            if (run instanceof Tag tag
+                    && (tag.id().startsWith("bpt:") || tag.id().startsWith("bx:"))) {
+                if (tag.kind() == Tag.Kind.OPEN) {
+                    open = open.isEmpty() ? new HashMap<>() : open;
+                    open.put(tag.id(), tag);
+                } else if (open.isEmpty() || open.remove(tag.id()) == null) {
+                    return tag;
+                }
             }
         }
         return open.isEmpty() ? null : open.values().iterator().next();
@@ -399,10 +406,7 @@ final class Xliff12Reader extends XmlPass {
     }
 
     private String path() {
-        StringBuilder path = new StringBuilder();
-        groups.descendingIterator()
-                .forEachRemaining(group -> path.append(group.id()).append('/'));
-        return path.toString();
+        return groups.isEmpty() ? "" : groups.peek().path();
     }
 
     /** Without size-unit an extent is in pixels of a font that we do not know (section 2.3, size-unit). */

@@ -30,9 +30,9 @@ final class InlineReader extends InlinePass {
                 pair("pc:" + attribute("id"), label("dispStart", "dataRefStart"), label("dispEnd", "dataRefEnd"));
             case "mrk" -> {
                 if (attribute("translate").equals("no")) {
-                    whole(Tag.Kind.STANDALONE, "mrk:" + attribute("id"), attribute("type"));
+                    whole(Tag.Kind.STANDALONE, Tag.MARKED + attribute("id"), attribute("type"));
                 } else {
-                    pair("mrk:" + attribute("id"), firstOf("value", "type"), "");
+                    pair(Tag.MARKED + attribute("id"), firstOf("value", "type"), "");
                 }
             }
             case "sc" -> whole(Tag.Kind.OPEN, "sc:" + attribute("id"), label);

@@ -50,8 +50,8 @@ final class Xliff2Reader extends XmlPass {
     private String sizeProfile = "codepoints";
     private Optional<TagPlace> withoutLanguage = Optional.empty();
 
-    /** An open file or group; {@code locked} where {@code translate} is {@code no} in it. */
-    private record Scope(String id, boolean locked, List<Note> notes) {}
+    /** An open file or group: its path with a slash behind it, and whether {@code translate} is {@code no} in it. */
+    private record Scope(String path, boolean locked, List<Note> notes) {}
 
     Xliff2Reader(EncodedText text, FileOptions options, Progress progress) {
         super(text, options, progress);
@@ -77,7 +77,8 @@ final class Xliff2Reader extends XmlPass {
             switch (xml.getLocalName()) {
                 case "xliff" -> openRoot();
                 case "file" -> openFile();
-                case "group" -> scopes.push(new Scope(attribute("id"), lockedHere(), new ArrayList<>(0)));
+                case "group" ->
+                    scopes.push(new Scope(path() + attribute("id") + '/', lockedHere(), new ArrayList<>(0)));
                 case "unit" -> readUnit();
                 case "note" -> outerNote();
                 default -> {}
@@ -113,7 +114,7 @@ final class Xliff2Reader extends XmlPass {
     private void openFile() {
         String original = attribute("original");
         parts.add(new Part(original.isEmpty() ? attribute("id") : original, sourceLanguage, targetLanguage, List.of()));
-        scopes.push(new Scope(attribute("id"), attribute("translate").equals("no"), List.of()));
+        scopes.push(new Scope(attribute("id") + '/', attribute("translate").equals("no"), List.of()));
     }
 
     /** A note in a group is about all in it; one in a file is about the file. */
@@ -310,10 +311,7 @@ final class Xliff2Reader extends XmlPass {
     }
 
     private String path() {
-        StringBuilder path = new StringBuilder();
-        scopes.descendingIterator()
-                .forEachRemaining(scope -> path.append(scope.id()).append('/'));
-        return path.toString();
+        return scopes.isEmpty() ? "" : scopes.peek().path();
     }
 
     /** The size restriction module, {@code 10} or {@code 2,10} (XLIFF 2.1, section 5.6); characters unless the file says otherwise. */

@@ -17,6 +17,7 @@ import org.swaplane.lane.Trip;
 /** Every track of the lane as a road; the place to drop whatever arrives. */
 public final class BoardView implements View {
     private final LaneSession session;
+    private final FilePicker picker;
     private final VBox roads = Parts.styled(new VBox(), "roads");
     private final IntakePanel intake;
     private final Button choose;
@@ -24,6 +25,7 @@ public final class BoardView implements View {
 
     public BoardView(LaneSession session, FilePicker picker) {
         this.session = session;
+        this.picker = picker;
         this.intake = new IntakePanel(session, picker);
         this.choose = Parts.button(
                 "choose-files", "board.choose", () -> picker.chooseFiles().forEach(session::receive));
@@ -60,7 +62,7 @@ public final class BoardView implements View {
         for (Track track : session.lane().tracks()) {
             List<Trip> own =
                     trips.stream().filter(trip -> trip.track() == track.id()).toList();
-            roads.getChildren().add(new TrackCard(session, track, own));
+            roads.getChildren().add(new TrackCard(session, picker, track, own));
         }
         if (session.lane().tracks().isEmpty() && session.intakeProperty().get() == null) {
             roads.getChildren().add(Parts.styled(Parts.quiet(Strings.say("board.empty")), "empty"));

@@ -140,7 +140,7 @@ final class ForeignPanel extends VBox {
     /** A choice of one of these or none. */
     private static <T> ComboBox<Optional<T>> choice(
             T[] values, Optional<T> now, Function<T, String> words, Consumer<Optional<T>> chosen) {
-        ComboBox<Optional<T>> box = new ComboBox<>();
+        ComboBox<Optional<T>> box = Parts.styled(new ComboBox<>(), "foreign-choice");
         List<Optional<T>> items = new ArrayList<>();
         items.add(Optional.empty());
         Arrays.stream(values).map(Optional::of).forEach(items::add);

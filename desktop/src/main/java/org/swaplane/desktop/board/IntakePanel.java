@@ -47,11 +47,11 @@ final class IntakePanel extends VBox {
                         facts,
                         parts,
                         language,
-                        problems,
-                        foreign,
                         Parts.row(
                                 Parts.primary("accept-intake", "intake.accept", this::accept),
-                                Parts.button("leave-intake", "intake.leave", session::leaveIntake)));
+                                Parts.button("leave-intake", "intake.leave", session::leaveIntake)),
+                        problems,
+                        foreign);
         problems.setId("intake-problems");
     }
 
@@ -70,7 +70,7 @@ final class IntakePanel extends VBox {
         fact(
                 0,
                 "intake.languages",
-                Strings.say("strip.languages", document.sourceLanguage(), document.targetLanguage()));
+                Strings.say("strip.languages", named(document.sourceLanguage()), named(document.targetLanguage())));
         fact(1, "intake.units", counts.units());
         fact(1, "intake.segments", counts.segments());
         fact(1, "intake.words", counts.words());
@@ -97,8 +97,13 @@ final class IntakePanel extends VBox {
     }
 
     private static String part(Part part) {
-        String line = Strings.say("intake.part", part.name(), part.sourceLanguage(), part.targetLanguage());
+        String line =
+                Strings.say("intake.part", part.name(), named(part.sourceLanguage()), named(part.targetLanguage()));
         return part.notes().stream().map(Note::text).reduce(line, (before, note) -> before + "\n    " + note);
+    }
+
+    private static String named(String language) {
+        return language.isEmpty() ? Strings.say("intake.no-language") : language;
     }
 
     /** A language that was asked for must be one. */

@@ -6,6 +6,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.text.Parts;
@@ -17,10 +18,12 @@ import org.swaplane.lane.Trip;
 /** One track: its road, what stands in its way, and the next step. */
 final class TrackCard extends VBox {
     private final LaneSession session;
+    private final FilePicker picker;
     private final Track track;
 
-    TrackCard(LaneSession session, Track track, List<Trip> trips) {
+    TrackCard(LaneSession session, FilePicker picker, Track track, List<Trip> trips) {
         this.session = session;
+        this.picker = picker;
         this.track = track;
         getStyleClass().addAll("card", "track");
         Label languages = Parts.quiet(Strings.say(
@@ -28,10 +31,22 @@ final class TrackCard extends VBox {
                 track.document().sourceLanguage(),
                 track.document().targetLanguage()));
         HBox head = Parts.row(Parts.styled(new Label(track.name()), "heading"), languages, Parts.spacer());
+        if (!track.document().foreign().isEmpty()) {
+            head.getChildren()
+                    .add(Parts.styled(Parts.button("show-foreign", "foreign.show", this::toggleForeign), "small"));
+        }
         ViewId next = next(trips);
         Button step = Parts.primary("next-step", "board.next." + key(next), () -> go(next));
         getChildren()
                 .addAll(head, new Road(track, trips, session.lane()), Parts.row(blockers(trips), Parts.spacer(), step));
+    }
+
+    private void toggleForeign() {
+        if (!getChildren().removeIf(ForeignPanel.class::isInstance)) {
+            ForeignPanel panel = new ForeignPanel(session, picker);
+            panel.show(track.document().foreign());
+            getChildren().add(panel);
+        }
     }
 
     private static String key(ViewId view) {

@@ -20,6 +20,7 @@ import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.Purpose;
+import org.swaplane.lane.SendOut;
 import org.swaplane.lane.Trip;
 
 /** Copies out, copies back, and the list of all trips. */
@@ -27,6 +28,7 @@ public final class ExchangeView implements View {
     private final LaneSession session;
     private final TextField person = new TextField();
     private final ComboBox<Purpose> purpose = new ComboBox<>();
+    private final ComboBox<SendOut.Form> form = new ComboBox<>();
     private final Button send;
     private final VBox trips = Parts.styled(new VBox(), "column");
     private final ReturnPanel returned;
@@ -45,10 +47,16 @@ public final class ExchangeView implements View {
         purpose.setCellFactory(list -> new PurposeCell());
         purpose.setButtonCell(new PurposeCell());
         purpose.setValue(Purpose.REVIEW);
+        form.setId("send-form");
+        form.getItems().setAll(SendOut.Form.values());
+        form.setCellFactory(list -> new FormCell());
+        form.setButtonCell(new FormCell());
+        form.setValue(SendOut.Form.REVIEW_COPY);
         VBox out = card(
                 Parts.heading("exchange.out"),
                 Parts.quiet(Strings.say("exchange.out.hint")),
-                Parts.row(new Label(Strings.say("exchange.person")), person, purpose, send));
+                Parts.row(new Label(Strings.say("exchange.person")), person, purpose),
+                Parts.row(form, send));
         VBox back = card(
                 Parts.heading("exchange.back"),
                 Parts.quiet(Strings.say("exchange.back.hint")),
@@ -80,7 +88,7 @@ public final class ExchangeView implements View {
             person.requestFocus();
             return;
         }
-        session.sendOut(person.getText().strip(), purpose.getValue());
+        session.sendOut(person.getText().strip(), purpose.getValue(), form.getValue());
         person.clear();
     }
 
@@ -137,6 +145,18 @@ public final class ExchangeView implements View {
 
     private static String purposeWord(Purpose purpose) {
         return Strings.say("purpose." + purpose.name().toLowerCase(Locale.ROOT));
+    }
+
+    private static final class FormCell extends ListCell<SendOut.Form> {
+        @Override
+        protected void updateItem(SendOut.Form form, boolean empty) {
+            super.updateItem(form, empty);
+            setText(
+                    empty
+                            ? ""
+                            : Strings.say("form."
+                                    + form.name().toLowerCase(Locale.ROOT).replace('_', '-')));
+        }
     }
 
     private static final class PurposeCell extends ListCell<Purpose> {

@@ -197,7 +197,7 @@ public final class LaneSession {
                 Strings.say("task.read", source.name()),
                 progress -> DocxReviewCopy.recognises(source)
                         ? new BringBack(lane).read(source)
-                        : readIntake(source, progress),
+                        : readBilingual(source, progress),
                 what -> {
                     dismissMessage();
                     if (what instanceof Intake read) {
@@ -208,6 +208,13 @@ public final class LaneSession {
                         view.set(ViewId.EXCHANGE);
                     }
                 });
+    }
+
+    /** A file that went out from here and came back, or a new one. */
+    private Object readBilingual(Source source, Progress progress) throws IOException {
+        Intake intake = readIntake(source, progress);
+        Optional<BringBack.Recognised> back = new BringBack(lane).recognise(source, intake.document(), progress);
+        return back.isPresent() ? back.get() : intake;
     }
 
     private Intake readIntake(Source source, Progress progress) throws IOException {
@@ -269,10 +276,12 @@ public final class LaneSession {
                 });
     }
 
-    public void sendOut(String person, Purpose purpose) {
+    public void sendOut(String person, Purpose purpose, SendOut.Form form) {
         Track of = track();
         background.run(
-                Strings.say("task.send", of.name()), progress -> new SendOut(lane).send(of, person, purpose), sent -> {
+                Strings.say("task.send", of.name()),
+                progress -> new SendOut(lane).send(of, person, purpose, form, progress),
+                sent -> {
                     say(
                             Message.Tone.DONE,
                             Strings.say("exchange.sent", sent.file().toString()));

@@ -5,10 +5,10 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import org.swaplane.content.Tag;
 
-/** A tag as a solid chip: its number, open to the side on which its text stands. */
+/** A tag as a solid chip: its number, open to the side on which its text stands; or the text that it protects. */
 public final class TagChip extends Label {
     public TagChip(Tag tag, int number) {
-        super(String.valueOf(number));
+        super(tag.isProtectedText() ? tag.label() : String.valueOf(number));
         getStyleClass()
                 .addAll(
                         "tag-chip",

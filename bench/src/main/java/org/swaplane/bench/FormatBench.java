@@ -22,27 +22,33 @@ import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
 
 /**
- * Reading, saving one change and checking an XLIFF 1.2 file, against a bare parser pass over the same file that touches all text.
- * Arguments: number of units (default 50000), rounds (default 5).
+ * Reading a file, saving one change and checking it, against a bare parser pass over the same file that touches all text; and reading a
+ * file of a quarter the size, to see how the time grows. Arguments: format (XLIFF_12, XLIFF_2 or TMX; default XLIFF_12), number of
+ * units (default 50000), rounds (default 5).
  */
-public final class XliffBench {
-    private XliffBench() {}
+public final class FormatBench {
+    private FormatBench() {}
 
     private interface Work {
         void run() throws IOException, XMLStreamException;
     }
 
     public static void main(String[] arguments) throws IOException, XMLStreamException {
-        int units = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 50_000;
-        int rounds = arguments.length > 1 ? Integer.parseInt(arguments[1]) : 5;
-        Path file = GeneratedXliff.write(units);
+        GeneratedFile format = GeneratedFile.valueOf(arguments.length > 0 ? arguments[0] : "XLIFF_12");
+        int units = arguments.length > 1 ? Integer.parseInt(arguments[1]) : 50_000;
+        int rounds = arguments.length > 2 ? Integer.parseInt(arguments[2]) : 5;
+        Path file = format.write(units);
+        Path quarter = format.write(units / 4);
         try {
             Source source = Source.of(file);
             FormatRegistry formats = FormatRegistry.ofInstalled();
-            System.out.printf(Locale.ROOT, "%d units, %.1f MB%n", units, Files.size(file) / 1e6);
+            System.out.printf(Locale.ROOT, "%s, %d units, %.1f MB%n", format, units, Files.size(file) / 1e6);
             double bare = median(rounds, () -> barePass(source));
             report("bare parser pass", bare, bare);
-            report("read", median(rounds, () -> formats.open(source, Progress.NONE)), bare);
+            double reading = median(rounds, () -> formats.open(source, Progress.NONE));
+            report("read", reading, bare);
+            double quarterReading = median(rounds, () -> formats.open(Source.of(quarter), Progress.NONE));
+            System.out.printf(Locale.ROOT, "four times the file takes %.2f times as long%n", reading / quarterReading);
             BilingualFile read = formats.open(source, Progress.NONE);
             List<SegmentEdit> edit = List.of(new SegmentEdit(units / 2, Content.of("neu"), State.REVIEWED));
             report(
@@ -54,6 +60,7 @@ public final class XliffBench {
             reportHeap(read, file);
         } finally {
             Files.delete(file);
+            Files.delete(quarter);
         }
     }
 
