@@ -3,7 +3,6 @@ package org.swaplane.cli;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
-import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
@@ -31,7 +30,7 @@ final class PseudoCommand implements Callable<Integer> {
     public Integer call() throws IOException {
         FormatRegistry formats = FormatRegistry.ofInstalled();
         BilingualFile bilingual =
-                formats.open(Source.of(file), new FileOptions(targetLanguage, ExtensionRules.NONE), Progress.NONE);
+                formats.open(Source.of(file), FileOptions.ofLanguages("", targetLanguage), Progress.NONE);
         var edits = DryRun.withDefaults(formats).pseudoEdits(bilingual.document());
         output.write(out -> bilingual.write(edits, out, Progress.NONE), file);
         return ExitStatus.ALL_WELL;

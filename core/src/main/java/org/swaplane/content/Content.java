@@ -63,6 +63,15 @@ public record Content(List<Run> runs) {
                 .collect(Collectors.joining());
     }
 
+    /** The text with the code of every tag in its place, as a file writes it. */
+    public String withCodes() {
+        StringBuilder result = new StringBuilder();
+        for (Run run : runs) {
+            result.append(run instanceof Text text ? text.value() : ((Tag) run).code());
+        }
+        return result.toString();
+    }
+
     public List<Tag> tags() {
         List<Tag> tags = new ArrayList<>(runs.size());
         for (Run run : runs) {

@@ -19,6 +19,9 @@ public record Tag(Kind kind, String id, String code, String label, Rights rights
         this(kind, id, code, label, Rights.ALL);
     }
 
+    /** Ids of placeholders in text begin with it. */
+    public static final String PLACEHOLDER = "placeholder:";
+
     /** What the file allows people to do with a tag of the source in the target (XLIFF 2.1, section 4.3.1, canCopy and others). */
     public record Rights(boolean copy, boolean delete, boolean reorder, boolean overlap) {
         public static final Rights ALL = new Rights(true, true, true, true);
@@ -29,6 +32,11 @@ public record Tag(Kind kind, String id, String code, String label, Rights rights
         OPEN,
         CLOSE,
         STANDALONE
+    }
+
+    /** Whether people know it by what it stands for rather than by a number. */
+    public boolean isKnownByLabel() {
+        return isProtectedText() || id.startsWith(PLACEHOLDER);
     }
 
     /** Whether it holds text that people read and must not change. */

@@ -12,7 +12,6 @@ import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
 import org.swaplane.exchange.FileExchange;
-import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.NewFile;
@@ -26,7 +25,7 @@ import org.swaplane.task.Progress;
 
 /** One file made from another: XLIFF, TMX and delimited text into each other, and each of them into a review copy. */
 public final class Conversion {
-    private static final Set<String> DELIMITED = Set.of("csv", "tsv", "tab", "txt");
+    private static final Set<String> DELIMITED = Set.of("csv", "tsv", "tab");
     private static final Set<String> XLIFF = Set.of("xlf", "xliff");
 
     private final FormatRegistry formats;
@@ -81,7 +80,7 @@ public final class Conversion {
         if (DELIMITED.contains(extension)) {
             return DelimitedText.read(source, sourceLanguage, targetLanguage);
         }
-        FileOptions options = new FileOptions(targetLanguage, ExtensionRules.NONE);
+        FileOptions options = FileOptions.ofLanguages(sourceLanguage, targetLanguage);
         return formats.open(source, options, progress).document();
     }
 

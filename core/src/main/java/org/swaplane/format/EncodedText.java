@@ -3,11 +3,17 @@ package org.swaplane.format;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.Reader;
+import java.io.StringWriter;
+import java.io.Writer;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import org.swaplane.task.CannotProceedException;
 
 /** A text file as characters, each of which can be found again by its offset (UTF-16 units after the byte order mark). */
 public final class EncodedText {
     private static final int HEAD = 8192;
+    private static final int LONGEST = 64 << 20;
 
     private final Source source;
     private final TextEncoding encoding;
@@ -30,6 +36,52 @@ public final class EncodedText {
             }
             return new EncodedText(source, encoding);
         }
+    }
+
+    /** The same file in an encoding that is known from elsewhere. */
+    public static EncodedText of(Source source, TextEncoding encoding) {
+        return new EncodedText(source, encoding);
+    }
+
+    /**
+     * A text that says nothing of its encoding: by its byte order mark, else UTF-8 if it is valid as such, else {@code otherwise}.
+     */
+    public static EncodedText guessed(Source source, Charset otherwise) throws IOException {
+        byte[] head;
+        try (InputStream in = source.open()) {
+            head = in.readNBytes(4);
+        }
+        Optional<TextEncoding> marked = TextEncoding.marked(head);
+        if (marked.isPresent()) {
+            return of(source, marked.get());
+        }
+        EncodedText utf8 = of(source, TextEncoding.of(StandardCharsets.UTF_8));
+        try (Reader reader = utf8.open()) {
+            reader.transferTo(Writer.nullWriter());
+            return utf8;
+        } catch (CannotProceedException e) {
+            return of(source, TextEncoding.of(otherwise));
+        }
+    }
+
+    /**
+     * All of it.
+     *
+     * @throws CannotProceedException when it is longer than any text that people translate
+     */
+    public String readAll() throws IOException {
+        StringWriter all = new StringWriter();
+        char[] chunk = new char[1 << 14];
+        try (Reader reader = open()) {
+            for (int read = reader.read(chunk); read >= 0; read = reader.read(chunk)) {
+                all.write(chunk, 0, read);
+                if (all.getBuffer().length() > LONGEST) {
+                    throw new CannotProceedException(
+                            source.name(), "the document is longer than " + LONGEST + " characters", "split it");
+                }
+            }
+        }
+        return all.toString();
     }
 
     public Source source() {

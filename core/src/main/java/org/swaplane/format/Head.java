@@ -2,27 +2,35 @@ package org.swaplane.format;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.Locale;
 
 /** The first bytes of a file, from which its format is told. */
 public final class Head {
     private static final int LENGTH = 8192;
 
+    private final String extension;
     private final byte[] bytes;
     private final TextEncoding encoding;
 
-    private Head(byte[] bytes) {
+    private Head(String name, byte[] bytes) {
+        this.extension = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
         this.bytes = bytes;
         this.encoding = TextEncoding.detect(bytes);
     }
 
     public static Head of(Source source) throws IOException {
         try (InputStream in = source.open()) {
-            return new Head(in.readNBytes(LENGTH));
+            return new Head(source.name(), in.readNBytes(LENGTH));
         }
     }
 
     public boolean isEmpty() {
         return bytes.length == 0;
+    }
+
+    /** What stands behind the last dot of the name, in lower case; for formats that do not say what they are. */
+    public String extension() {
+        return extension;
     }
 
     public boolean isZip() {

@@ -8,7 +8,6 @@ import java.nio.CharBuffer;
 import java.nio.charset.CharsetEncoder;
 import java.util.Comparator;
 import java.util.List;
-import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
 /** Copies a text as it is, with splices put in; streams, and keeps nothing but the piece in hand. */
@@ -16,23 +15,32 @@ public final class SplicedCopy {
     private static final int CHUNK = 1 << 16;
 
     private final EncodedText original;
+    private final CharacterEscapes escapes;
     private final OutputStream out;
     private final CharsetEncoder encoder;
     private final char[] chunk = new char[CHUNK];
     private long at;
 
-    private SplicedCopy(EncodedText original, OutputStream out) {
+    private SplicedCopy(EncodedText original, CharacterEscapes escapes, OutputStream out) {
+        this.escapes = escapes;
         this.original = original;
         this.out = out;
         this.encoder = original.encoding().charset().newEncoder();
     }
 
-    /** Writes the copy. Splices may come in any order but must not overlap. */
+    /** Writes the copy of an XML file. Splices may come in any order but must not overlap. */
     public static void write(EncodedText original, List<Splice> splices, OutputStream out, Progress progress)
+            throws IOException {
+        write(original, splices, CharacterEscapes.XML, out, progress);
+    }
+
+    /** The same for a file in which characters are escaped in another way. */
+    public static void write(
+            EncodedText original, List<Splice> splices, CharacterEscapes escapes, OutputStream out, Progress progress)
             throws IOException {
         List<Splice> inOrder =
                 splices.stream().sorted(Comparator.comparingLong(Splice::start)).toList();
-        SplicedCopy copy = new SplicedCopy(original, out);
+        SplicedCopy copy = new SplicedCopy(original, escapes, out);
         out.write(original.byteOrderMark());
         try (Reader in = original.open()) {
             long done = 0;
@@ -83,34 +91,7 @@ public final class SplicedCopy {
     }
 
     private void encode(String text, String what) throws IOException {
-        text.codePoints().filter(c -> !isXml(c)).findFirst().ifPresent(c -> {
-            throw new CannotProceedException(
-                    original.source().name(),
-                    String.format("segment %s holds the character U+%04X, which XML cannot hold", what, c),
-                    "take it out of the target");
-        });
-        encodeChunk(CharBuffer.wrap(encoder.canEncode(text) ? text : withReferences(text)));
-    }
-
-    private String withReferences(String text) {
-        StringBuilder writable = new StringBuilder(text.length());
-        text.codePoints().forEach(c -> {
-            if (encoder.canEncode(Character.toString(c))) {
-                writable.appendCodePoint(c);
-            } else {
-                writable.append("&#").append(c).append(';');
-            }
-        });
-        return writable.toString();
-    }
-
-    /** XML 1.0, production [2] Char. */
-    private static boolean isXml(int c) {
-        return c == '\t'
-                || c == '\n'
-                || c == '\r'
-                || c >= 0x20 && c <= 0xD7FF
-                || c >= 0xE000 && c <= 0xFFFD
-                || c >= 0x10000;
+        encodeChunk(
+                CharBuffer.wrap(escapes.escaped(text, encoder, original.source().name(), what)));
     }
 }

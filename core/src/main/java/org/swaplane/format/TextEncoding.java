@@ -4,6 +4,7 @@ import java.nio.charset.Charset;
 import java.nio.charset.IllegalCharsetNameException;
 import java.nio.charset.StandardCharsets;
 import java.nio.charset.UnsupportedCharsetException;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -16,6 +17,17 @@ import java.util.regex.Pattern;
 public record TextEncoding(Charset charset, int bom, String unknown) {
     private static final Pattern DECLARED =
             Pattern.compile("^\\s*<\\?xml[^>]*?encoding\\s*=\\s*[\"']([A-Za-z0-9._:-]+)[\"']");
+
+    /** Without a byte order mark. */
+    public static TextEncoding of(Charset charset) {
+        return new TextEncoding(charset, 0, "");
+    }
+
+    /** The encoding that a byte order mark says, if there is one. */
+    public static Optional<TextEncoding> marked(byte[] head) {
+        TextEncoding found = detect(head);
+        return found.bom() > 0 ? Optional.of(found) : Optional.empty();
+    }
 
     static TextEncoding detect(byte[] head) {
         if (startsWith(head, 0xEF, 0xBB, 0xBF)) {

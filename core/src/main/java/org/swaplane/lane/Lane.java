@@ -77,7 +77,7 @@ public final class Lane implements AutoCloseable {
                 "select id, name, sha256, target_language from track order by id");
         List<Track> read = new ArrayList<>();
         for (Stored each : stored) {
-            FileOptions options = new FileOptions(each.targetLanguage(), rules());
+            FileOptions options = options(each.targetLanguage());
             BilingualFile file = formats.open(files.source(each.name(), each.sha256()), options, progress);
             read.add(new Track(each.id(), each.name(), each.sha256(), file, new Journal(database, each.id(), clock)));
         }
@@ -144,7 +144,7 @@ public final class Lane implements AutoCloseable {
         }
         files.keep(source);
         // Read from the kept copy: the sender's file may go away.
-        BilingualFile file = readOrForget(source.name(), sha256, new FileOptions(targetLanguage, rules()), progress);
+        BilingualFile file = readOrForget(source.name(), sha256, options(targetLanguage), progress);
         long id = database.update(
                 "insert into track (name, sha256, format, added_at, target_language) values (?, ?, ?, ?, ?)",
                 source.name(),
@@ -174,7 +174,11 @@ public final class Lane implements AutoCloseable {
         String targetLanguage = database.query(
                         row -> row.getString(1), "select target_language from track where id = ?", track.id())
                 .get(0);
-        return formats.open(source, new FileOptions(targetLanguage, rules()), progress);
+        return formats.open(source, options(targetLanguage), progress);
+    }
+
+    private FileOptions options(String targetLanguage) {
+        return FileOptions.ofLanguages("", targetLanguage).with(rules());
     }
 
     /** What foreign attributes and elements mean here. */

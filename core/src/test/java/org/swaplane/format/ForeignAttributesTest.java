@@ -33,7 +33,7 @@ class ForeignAttributesTest {
             """;
 
     private static Rewriting file(String text, List<ReadingRule> reading, WritingRule... writing) {
-        return new Rewriting(text, new FileOptions("", new ExtensionRules(reading, List.of(writing))));
+        return new Rewriting(text, FileOptions.NONE.with(new ExtensionRules(reading, List.of(writing))));
     }
 
     private static ReadingRule rule(String element, String attribute, String value, Meaning meaning) {

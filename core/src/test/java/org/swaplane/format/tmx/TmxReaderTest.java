@@ -12,7 +12,6 @@ import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
-import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.Rewriting;
 import org.swaplane.task.CannotProceedException;
@@ -99,7 +98,7 @@ class TmxReaderTest {
         assertThatThrownBy(() -> memory.write(Rewriting.translated(0, "Eins")))
                 .isInstanceOf(CannotProceedException.class)
                 .hasMessageContaining("unit 1");
-        assertThat(memory.with(new FileOptions("nl", ExtensionRules.NONE)).write(Rewriting.translated(0, "Een")))
+        assertThat(memory.with(FileOptions.ofLanguages("", "nl")).write(Rewriting.translated(0, "Een")))
                 .contains("<tuv xml:lang=\"nl\"><seg>Een</seg></tuv></tu>");
     }
 

@@ -18,7 +18,6 @@ import org.swaplane.document.Note;
 import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
-import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
@@ -195,7 +194,7 @@ class Xliff2ReaderTest {
         Rewriting file = Rewriting.of(
                         (HEAD + "<unit id='u'><segment><source>s</source></segment></unit></file></xliff>")
                                 .replace(" trgLang='de-DE'", ""))
-                .with(new FileOptions("nl", ExtensionRules.NONE));
+                .with(FileOptions.ofLanguages("", "nl"));
 
         assertThat(file.document().targetLanguage()).isEqualTo("nl");
         assertThat(file.write()).contains(" srcLang='en-GB' trgLang=\"nl\">");

@@ -219,7 +219,7 @@ public final class LaneSession {
 
     private Intake readIntake(Source source, Progress progress) throws IOException {
         BilingualDocument document = lane.formats()
-                .open(source, new FileOptions("", lane.rules()), progress)
+                .open(source, FileOptions.NONE.with(lane.rules()), progress)
                 .document();
         return new Intake(source, document, Counts.of(document.segments()));
     }

@@ -8,7 +8,7 @@ import org.swaplane.content.Tag;
 /** A tag as a solid chip: its number, open to the side on which its text stands; or the text that it protects. */
 public final class TagChip extends Label {
     public TagChip(Tag tag, int number) {
-        super(tag.isProtectedText() ? tag.label() : String.valueOf(number));
+        super(tag.isKnownByLabel() ? tag.label() : String.valueOf(number));
         getStyleClass()
                 .addAll(
                         "tag-chip",

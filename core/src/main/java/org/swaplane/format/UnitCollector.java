@@ -1,0 +1,92 @@
+package org.swaplane.format;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.swaplane.content.Content;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Lock;
+import org.swaplane.document.Part;
+import org.swaplane.document.Problem;
+import org.swaplane.document.Segment;
+import org.swaplane.document.State;
+import org.swaplane.segmentation.Segmentation;
+import org.swaplane.segmentation.SplitContent;
+
+/** Collects the units of a document while it is read, and cuts them into segments. */
+public final class UnitCollector {
+    private final FileOptions options;
+    private final Segmentation segmentation;
+    private final List<Segment> segments = new ArrayList<>();
+    private final List<Problem> problems = new ArrayList<>();
+    private final Map<String, Integer> ids = new HashMap<>();
+
+    /**
+     * A unit and its segments.
+     *
+     * @param first index of its first segment
+     */
+    public record Unit(SplitContent split, int first) {
+        /** The unit with these edits of any segments, by their index; what has no target keeps its source. */
+        public Content with(Map<Integer, SegmentEdit> edits) {
+            List<Content> contents = new ArrayList<>(split.segments());
+            for (int i = 0; i < contents.size(); i++) {
+                SegmentEdit edit = edits.get(first + i);
+                if (edit != null && !edit.target().isEmpty()) {
+                    contents.set(i, edit.target());
+                }
+            }
+            return split.with(contents);
+        }
+
+        /** Whether one of its segments gets a target. */
+        public boolean isIn(Map<Integer, SegmentEdit> edits) {
+            for (int i = 0; i < split.segments().size(); i++) {
+                SegmentEdit edit = edits.get(first + i);
+                if (edit != null && !edit.target().isEmpty()) {
+                    return true;
+                }
+            }
+            return false;
+        }
+    }
+
+    public UnitCollector(FileOptions options) {
+        this.options = options;
+        this.segmentation = new Segmentation(options.segmentation(), options.sourceLanguage());
+    }
+
+    /**
+     * Adds a unit, unless there is no letter in it to translate.
+     *
+     * @param id where it stands in words of the document; need not be unique
+     * @return the unit, empty when it was not added
+     */
+    public Optional<Unit> add(String id, Content content, Lock lock, Segment.About about) {
+        if (content.plainText().codePoints().noneMatch(Character::isLetter)) {
+            return Optional.empty();
+        }
+        int before = ids.merge(id, 1, Integer::sum);
+        String unit = before > 1 ? id + '~' + before : id;
+        SplitContent split = segmentation.split(content);
+        Unit added = new Unit(split, segments.size());
+        int number = 1;
+        for (Content segment : split.segments()) {
+            String key = split.segments().size() == 1 ? unit : unit + '/' + number++;
+            segments.add(new Segment(key, 0, unit, segment, Content.EMPTY, State.INITIAL, "", lock, about));
+        }
+        return Optional.of(added);
+    }
+
+    public void problem(int line, int column, String message) {
+        problems.add(new Problem(line, column, message));
+    }
+
+    /** The document with all that was added. */
+    public BilingualDocument document(String format, String encoding, String name) {
+        Part part = new Part(name, options.sourceLanguage(), options.targetLanguage(), List.of());
+        return new BilingualDocument(format, encoding, List.of(part), segments, problems, List.of());
+    }
+}

@@ -1,0 +1,64 @@
+package org.swaplane.format.subtitles;
+
+import java.io.IOException;
+import java.nio.charset.Charset;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.swaplane.document.Limits;
+import org.swaplane.document.Note;
+import org.swaplane.document.Segment;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.BilingualFormat;
+import org.swaplane.format.CharacterEscapes;
+import org.swaplane.format.EncodedText;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.Head;
+import org.swaplane.format.Source;
+import org.swaplane.format.TextDocument;
+import org.swaplane.placeholder.PlaceholderTags;
+import org.swaplane.placeholder.Placeholders;
+import org.swaplane.segmentation.SegmentationRules;
+import org.swaplane.task.Progress;
+
+/** SubRip and WebVTT (W3C): times and settings stay, the text below them up to the blank line is a unit with its line breaks. */
+public final class SubtitlesFormat implements BilingualFormat {
+    private static final Pattern CUE = Pattern.compile(
+            "(?m)^(?<time>[ \\t]*(?:\\d+:)?\\d+:\\d+[.,]\\d+[ \\t]*-->[ \\t]*(?:\\d+:)?\\d+:\\d+[.,]\\d+)[^\\r\\n]*\\R"
+                    + "(?<text>[^\\r\\n]+(?:\\R[^\\r\\n]+)*)");
+
+    private final PlaceholderTags placeholders = new PlaceholderTags(new Placeholders());
+
+    @Override
+    public String id() {
+        return "subtitles";
+    }
+
+    @Override
+    public boolean recognises(Head head) {
+        boolean named = head.extension().equals("srt") || head.extension().equals("vtt");
+        return named && head.text().contains("-->");
+    }
+
+    /** A cue is read at once, so its sentences are not cut apart. */
+    @Override
+    public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
+        EncodedText text = EncodedText.guessed(source, Charset.forName("windows-1252"));
+        TextDocument.Builder document = new TextDocument.Builder(text, options.with(SegmentationRules.BY_PARAGRAPH));
+        String all = text.readAll();
+        String lineEnd = all.contains("\r\n") ? "\r\n" : "\n";
+        Matcher cue = CUE.matcher(all);
+        int number = 1;
+        while (cue.find()) {
+            Note time = new Note(cue.group("time").strip(), "", Note.Kind.CONTEXT, 0);
+            document.add(
+                    String.valueOf(number++),
+                    cue.start("text"),
+                    cue.end("text"),
+                    placeholders.tagged(cue.group("text").replace("\r\n", "\n")),
+                    content -> content.withCodes().replace("\n", lineEnd),
+                    new Segment.About(List.of(time), Limits.NONE, List.of(), -1));
+        }
+        return document.build("subtitles", CharacterEscapes.NONE);
+    }
+}

@@ -1,0 +1,29 @@
+package org.swaplane.format.subtitles;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import org.junit.jupiter.api.Test;
+import org.swaplane.document.Note;
+import org.swaplane.format.DocumentSample;
+
+class SubtitlesFormatTest {
+    private static final String FILM =
+            "1\r\n00:00:01,000 --> 00:00:03,000\r\nThe ferry leaves.\r\nNow!\r\n\r\n2\r\n00:00:04,000 --> 00:00:05,000\r\n<i>All aboard</i>\r\n";
+
+    @Test
+    void aCueIsAUnitWithItsTimeAndItsLines() throws IOException {
+        DocumentSample film = DocumentSample.of("film.srt", FILM);
+
+        assertThat(film.extracted()).containsExactly("1: The ferry leaves.\nNow!", "2: ⟦1⟧All aboard⟦/1⟧");
+        assertThat(film.open().document().segments().get(0).notes())
+                .extracting(Note::text)
+                .containsExactly("00:00:01,000 --> 00:00:03,000");
+    }
+
+    @Test
+    void timesStayAndLinesAreWrittenAsTheFileWritesThem() throws IOException {
+        assertThat(DocumentSample.of("film.srt", FILM).translated(text -> text.replace("Now!", "Jetzt!")))
+                .isEqualTo(FILM.replace("Now!", "Jetzt!"));
+    }
+}
