@@ -28,6 +28,7 @@ import picocli.CommandLine.ScopeType;
             PseudoCommand.class,
             CheckCommand.class,
             ConvertCommand.class,
+            MergeCommand.class,
             BackCommand.class
         })
 public final class SwapLane implements Runnable {

@@ -20,7 +20,9 @@ final class Database implements AutoCloseable {
     private static final List<String> ADDED_COLUMNS = List.of(
             "change.locked_before integer not null default 0",
             "change.locked_after integer not null default 0",
-            "track.target_language text not null default ''");
+            "track.target_language text not null default ''",
+            "track.source_language text not null default ''",
+            "track.segmentation text not null default ''");
 
     private final Path file;
     private final Connection connection;

@@ -18,8 +18,11 @@ import org.swaplane.check.Finding;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.DocumentFile;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
+import org.swaplane.proof.DocumentProof;
 import org.swaplane.proof.Proof;
 import org.swaplane.release.FileNaming;
 import org.swaplane.release.Gate;
@@ -90,8 +93,13 @@ public final class Delivery {
     /** Writes the result and reads it again; what is wrong with it, empty when nothing is. */
     private String write(Track track, Path path, Progress progress) throws IOException {
         NewFile.write(path, true, out -> track.write(out, progress));
-        BilingualDocument read =
-                lane.open(track, Source.of(track.name(), path), progress).document();
+        BilingualFile written = lane.open(track, Source.of(track.name(), path), progress);
+        if (written instanceof DocumentFile document) {
+            return DocumentProof.firstLost(track.units(), document.units(List.of()))
+                    .map(lost -> say("gate.write-back.segment", lost))
+                    .orElse("");
+        }
+        BilingualDocument read = written.document();
         if (read.segments().size() != track.size()) {
             return say("gate.write-back.count", track.size(), read.segments().size());
         }

@@ -1,6 +1,8 @@
 package org.swaplane.lane;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.SecureRandom;
@@ -15,12 +17,15 @@ import org.swaplane.format.BilingualFile;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
+import org.swaplane.segmentation.SegmentationRules;
+import org.swaplane.segmentation.Srx;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
 /** One job for one client: a folder with the files as they came, and a database with everything that was done. */
 public final class Lane implements AutoCloseable {
     private static final String DATABASE = "lane.db";
+    private static final String SEGMENTATION = "segmentation.srx";
     private static final String RULES = "extension-rules";
     private static final String CODE_ALPHABET = "0123456789ABCDEFGHJKMNPQRSTVWXYZ";
 
@@ -71,14 +76,13 @@ public final class Lane implements AutoCloseable {
     }
 
     private void readTracks(Progress progress) throws IOException {
-        record Stored(long id, String name, String sha256, String targetLanguage) {}
+        record Stored(long id, String name, String sha256) {}
         List<Stored> stored = database.query(
-                row -> new Stored(row.getLong(1), row.getString(2), row.getString(3), row.getString(4)),
-                "select id, name, sha256, target_language from track order by id");
+                row -> new Stored(row.getLong(1), row.getString(2), row.getString(3)),
+                "select id, name, sha256 from track order by id");
         List<Track> read = new ArrayList<>();
         for (Stored each : stored) {
-            FileOptions options = options(each.targetLanguage());
-            BilingualFile file = formats.open(files.source(each.name(), each.sha256()), options, progress);
+            BilingualFile file = formats.open(files.source(each.name(), each.sha256()), options(each.id()), progress);
             read.add(new Track(each.id(), each.name(), each.sha256(), file, new Journal(database, each.id(), clock)));
         }
         tracks = List.copyOf(read);
@@ -132,11 +136,11 @@ public final class Lane implements AutoCloseable {
      * @throws CannotProceedException when it cannot be read, or is in the lane already; the lane stays as it was
      */
     public Track takeIn(Source source, Progress progress) throws IOException {
-        return takeIn(source, "", progress);
+        return takeIn(source, FileOptions.NONE, progress);
     }
 
-    /** The same for a file that does not name its target language; {@code targetLanguage} is empty where it does. */
-    public Track takeIn(Source source, String targetLanguage, Progress progress) throws IOException {
+    /** The same with what is known about the file besides; the lane's own rules for foreign attributes are added. */
+    public Track takeIn(Source source, FileOptions options, Progress progress) throws IOException {
         String sha256 = source.sha256();
         if (tracks.stream().anyMatch(track -> track.sha256().equals(sha256))) {
             throw new CannotProceedException(
@@ -144,14 +148,17 @@ public final class Lane implements AutoCloseable {
         }
         files.keep(source);
         // Read from the kept copy: the sender's file may go away.
-        BilingualFile file = readOrForget(source.name(), sha256, options(targetLanguage), progress);
+        BilingualFile file = readOrForget(source.name(), sha256, options.with(rules()), progress);
         long id = database.update(
-                "insert into track (name, sha256, format, added_at, target_language) values (?, ?, ?, ?, ?)",
+                "insert into track (name, sha256, format, added_at, source_language, target_language, segmentation)"
+                        + " values (?, ?, ?, ?, ?, ?, ?)",
                 source.name(),
                 sha256,
                 file.document().format(),
                 clock.instant().toString(),
-                targetLanguage);
+                options.sourceLanguage(),
+                options.targetLanguage(),
+                keptSegmentation(options.segmentation()));
         Track track = new Track(id, source.name(), sha256, file, new Journal(database, id, clock));
         List<Track> all = new ArrayList<>(tracks);
         all.add(track);
@@ -171,14 +178,41 @@ public final class Lane implements AutoCloseable {
 
     /** Opens another version of a track's file, with all that the lane knows about it. */
     BilingualFile open(Track track, Source source, Progress progress) throws IOException {
-        String targetLanguage = database.query(
-                        row -> row.getString(1), "select target_language from track where id = ?", track.id())
-                .get(0);
-        return formats.open(source, options(targetLanguage), progress);
+        return formats.open(source, options(track.id()), progress);
     }
 
-    private FileOptions options(String targetLanguage) {
-        return FileOptions.ofLanguages("", targetLanguage).with(rules());
+    /** What the lane knows about the file of a track. */
+    public FileOptions options(Track track) throws IOException {
+        return options(track.id());
+    }
+
+    private FileOptions options(long track) throws IOException {
+        record Stored(String source, String target, String segmentation) {}
+        Stored stored = database.query(
+                        row -> new Stored(row.getString(1), row.getString(2), row.getString(3)),
+                        "select source_language, target_language, segmentation from track where id = ?",
+                        track)
+                .get(0);
+        return FileOptions.ofLanguages(stored.source(), stored.target())
+                .with(rules())
+                .with(segmentation(stored.segmentation()));
+    }
+
+    /** Rules that a track was cut by must never change under its journal, so they are kept as a file of their own. */
+    private String keptSegmentation(SegmentationRules rules) throws IOException {
+        ByteArrayOutputStream srx = new ByteArrayOutputStream();
+        Srx.write(rules, srx);
+        return files.keep(Source.of(SEGMENTATION, srx.toByteArray()));
+    }
+
+    private SegmentationRules segmentation(String sha256) throws IOException {
+        // A track of an earlier version is a bilingual file, which has segments of its own.
+        if (sha256.isEmpty()) {
+            return SegmentationRules.BY_PARAGRAPH;
+        }
+        try (InputStream in = files.source(SEGMENTATION, sha256).open()) {
+            return Srx.read(SEGMENTATION, in);
+        }
     }
 
     /** What foreign attributes and elements mean here. */

@@ -17,6 +17,7 @@ import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
+import org.swaplane.format.DocumentFile;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
@@ -262,6 +263,16 @@ public final class Track {
     /** The state of a segment as the file can say it. */
     public State keptState(int index) {
         return file.kept(state(index), target(index));
+    }
+
+    /** Whether this is a client document in one language, and not a bilingual file. */
+    public boolean isDocument() {
+        return file instanceof DocumentFile;
+    }
+
+    /** The texts of the document as they stand now, each whole; none of a bilingual file. */
+    List<Content> units() {
+        return file instanceof DocumentFile document ? document.units(edits()) : List.of();
     }
 
     /** Writes the file as it stands now. */

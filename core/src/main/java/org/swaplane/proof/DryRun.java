@@ -10,18 +10,24 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javax.xml.XMLConstants;
 import javax.xml.parsers.ParserConfigurationException;
 import javax.xml.parsers.SAXParserFactory;
 import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Lock;
 import org.swaplane.document.Segment;
+import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
+import org.swaplane.format.DocumentFile;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Source;
 import org.swaplane.placeholder.Placeholders;
 import org.swaplane.pseudo.PseudoTranslator;
+import org.swaplane.segmentation.SegmentationRules;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import org.xml.sax.SAXException;
@@ -45,8 +51,8 @@ public final class DryRun {
     }
 
     /** Runs every proof; the pseudo-translated file is left at {@code output}. */
-    public DryRunResult run(Source source, Path output, Progress progress) throws IOException {
-        BilingualFile original = formats.open(source, progress);
+    public DryRunResult run(Source source, FileOptions options, Path output, Progress progress) throws IOException {
+        BilingualFile original = formats.open(source, options, progress);
         Path folder = output.toAbsolutePath().getParent();
         Path unchanged = Files.createTempFile(folder, "unchanged", ".tmp");
         Path masked = Files.createTempFile(folder, "masked", ".tmp");
@@ -56,11 +62,23 @@ public final class DryRun {
             write(original, pseudoEdits(original.document()), output, progress);
             List<Proof> proofs = new ArrayList<>();
             proofs.add(identity(source, unchanged));
-            proofs.add(wellFormed(output));
-            BilingualFile read = formats.open(Source.of(source.name(), output), progress);
-            proofs.add(survival(original.document(), read.document()));
+            Source pseudoFile = Source.of(source.name(), output);
+            BilingualFile read = formats.open(pseudoFile, options, progress);
+            BilingualDocument preview = read.document();
+            if (original instanceof DocumentFile before && read instanceof DocumentFile after) {
+                List<Content> written = before.units(pseudoEdits(original.document()));
+                proofs.add(unitSurvival(written, after.units(List.of())));
+                preview = preview(original.document(), before.units(List.of()), after.units(List.of()));
+                // Pseudo-translated sentences may be cut elsewhere; whole paragraphs are the same in both.
+                FileOptions whole = options.with(SegmentationRules.BY_PARAGRAPH);
+                original = formats.open(source, whole, progress);
+                read = formats.open(pseudoFile, whole, progress);
+            } else {
+                proofs.add(wellFormed(output));
+                proofs.add(survival(original.document(), read.document()));
+            }
             proofs.add(onlyTargets(original, read, masked, maskedPseudo, progress));
-            return new DryRunResult(proofs, read.document());
+            return new DryRunResult(proofs, preview);
         } finally {
             Files.deleteIfExists(unchanged);
             Files.deleteIfExists(masked);
@@ -106,6 +124,24 @@ public final class DryRun {
             throw new CannotProceedException(
                     output.toString(), "no XML parser: " + e.getMessage(), "check the installation");
         }
+    }
+
+    /** Every text of a document is found again, once, in order, with all its tags. */
+    private static Proof unitSurvival(List<Content> written, List<Content> read) {
+        Optional<String> lost = DocumentProof.firstLost(written, read);
+        return proof("survival", lost.isEmpty(), lost.stream().toList());
+    }
+
+    /** The texts of a document before and after, as segments with source and target. */
+    private static BilingualDocument preview(BilingualDocument document, List<Content> before, List<Content> after) {
+        List<Segment> segments = new ArrayList<>();
+        for (int i = 0; i < Math.min(before.size(), after.size()); i++) {
+            String key = String.valueOf(i + 1);
+            segments.add(new Segment(
+                    key, 0, key, before.get(i), after.get(i), State.TRANSLATED, "", Lock.NONE, Segment.About.NOTHING));
+        }
+        return new BilingualDocument(
+                document.format(), document.encoding(), document.parts(), segments, List.of(), List.of());
     }
 
     /** Every segment is found again, once, in order, with its source and all its tags. */

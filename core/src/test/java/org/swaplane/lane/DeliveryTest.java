@@ -64,6 +64,7 @@ class DeliveryTest {
                         DryRun.withDefaults(lane.formats())
                                 .run(
                                         lane.original(track),
+                                        lane.options(track),
                                         folder.resolve("dry-run").resolve("p.xlf"),
                                         Progress.NONE));
         Map<Integer, Value> reviewed = new HashMap<>();

@@ -25,6 +25,7 @@ import org.swaplane.document.State;
 import org.swaplane.extension.ExtensionRules;
 import org.swaplane.extension.Meaning;
 import org.swaplane.extension.ReadingRule;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
@@ -51,7 +52,10 @@ class SegmentOperationsTest {
     @BeforeEach
     void create() throws IOException {
         lane = Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), Clock.systemUTC());
-        lane.takeIn(Source.of("a.xlf", FILE.getBytes(StandardCharsets.UTF_8)), "de", Progress.NONE);
+        lane.takeIn(
+                Source.of("a.xlf", FILE.getBytes(StandardCharsets.UTF_8)),
+                FileOptions.ofLanguages("", "de"),
+                Progress.NONE);
     }
 
     @AfterEach
@@ -144,6 +148,7 @@ class SegmentOperationsTest {
             statement.execute("alter table change drop column locked_before");
             statement.execute("alter table change drop column locked_after");
             statement.execute("alter table track drop column target_language");
+            statement.execute("alter table track drop column segmentation");
         }
 
         lane = Lane.open(folder, FormatRegistry.ofInstalled(), Clock.systemUTC(), Progress.NONE);

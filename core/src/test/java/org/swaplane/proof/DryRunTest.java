@@ -61,7 +61,7 @@ class DryRunTest {
 
     private DryRunResult run(FormatRegistry formats) throws IOException {
         Source source = Source.of(DemoLane.FILE, DemoLane.file());
-        return DryRun.withDefaults(formats).run(source, folder.resolve("pseudo.xlf"), Progress.NONE);
+        return DryRun.withDefaults(formats).run(source, FileOptions.NONE, folder.resolve("pseudo.xlf"), Progress.NONE);
     }
 
     private List<String> failedWith(UnaryOperator<String> fault) throws IOException {

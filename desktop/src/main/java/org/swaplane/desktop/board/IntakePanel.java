@@ -3,18 +3,14 @@ package org.swaplane.desktop.board;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.session.Message;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
-import org.swaplane.document.LanguageCode;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
@@ -28,17 +24,14 @@ final class IntakePanel extends VBox {
     private final GridPane facts = Parts.styled(new GridPane(), "facts");
     private final LaneSession session;
     private final Label parts = Parts.quiet("");
-    private final TextField targetLanguage = new TextField();
-    private final HBox language = Parts.row(new Label(Strings.say("intake.ask-language")), targetLanguage);
+    private final IntakeChoices choices;
     private final ForeignPanel foreign;
     private final Label problems = Parts.quiet("");
 
     IntakePanel(LaneSession session, FilePicker picker) {
         this.session = session;
         this.foreign = new ForeignPanel(session, picker);
-        language.setId("intake-language");
-        targetLanguage.setId("intake-target-language");
-        targetLanguage.setPrefColumnCount(8);
+        this.choices = new IntakeChoices(session, picker);
         getStyleClass().addAll("card", "intake");
         setId("intake");
         getChildren()
@@ -46,7 +39,7 @@ final class IntakePanel extends VBox {
                         name,
                         facts,
                         parts,
-                        language,
+                        choices,
                         Parts.row(
                                 Parts.primary("accept-intake", "intake.accept", this::accept),
                                 Parts.button("leave-intake", "intake.leave", session::leaveIntake)),
@@ -83,10 +76,7 @@ final class IntakePanel extends VBox {
                         || document.parts().stream()
                                 .anyMatch(part -> !part.notes().isEmpty()));
         parts.setText(document.parts().stream().map(IntakePanel::part).collect(Collectors.joining("\n")));
-        boolean asks =
-                document.parts().stream().anyMatch(part -> part.targetLanguage().isEmpty());
-        showIf(language, asks);
-        targetLanguage.setText(asks ? session.lastTargetLanguage() : "");
+        choices.show(intake);
         problems.setText(problems(document));
         foreign.show(document.foreign());
     }
@@ -106,16 +96,8 @@ final class IntakePanel extends VBox {
         return language.isEmpty() ? Strings.say("intake.no-language") : language;
     }
 
-    /** A language that was asked for must be one. */
     private void accept() {
-        String code = targetLanguage.getText().strip();
-        String fault = LanguageCode.fault(code);
-        if (language.isVisible() && (code.isEmpty() || !fault.isEmpty())) {
-            session.say(Message.Tone.FAILED, code.isEmpty() ? Strings.say("intake.language-needed") : fault);
-            targetLanguage.requestFocus();
-        } else {
-            session.acceptIntake(code);
-        }
+        choices.chosen().ifPresent(session::acceptIntake);
     }
 
     private static String problems(BilingualDocument document) {

@@ -23,6 +23,7 @@ import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
 import org.swaplane.extension.ExtensionRules;
+import org.swaplane.format.BilingualFile;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.Source;
 import org.swaplane.format.table.DocxReviewCopy;
@@ -60,7 +61,11 @@ public final class LaneSession {
     private boolean open = true;
 
     /** A file that was read and waits to be accepted. */
-    public record Intake(Source source, BilingualDocument document, Counts counts) {}
+    public record Intake(Source source, FileOptions options, BilingualFile file, Counts counts) {
+        public BilingualDocument document() {
+            return file.document();
+        }
+    }
 
     /** What is worked out about a track when it is chosen: words of each source, and findings. */
     private record Prepared(int[] words, List<Finding> findings) {}
@@ -212,25 +217,32 @@ public final class LaneSession {
 
     /** A file that went out from here and came back, or a new one. */
     private Object readBilingual(Source source, Progress progress) throws IOException {
-        Intake intake = readIntake(source, progress);
+        Intake intake = readIntake(source, lastLanguages(), progress);
         Optional<BringBack.Recognised> back = new BringBack(lane).recognise(source, intake.document(), progress);
         return back.isPresent() ? back.get() : intake;
     }
 
-    private Intake readIntake(Source source, Progress progress) throws IOException {
-        BilingualDocument document = lane.formats()
-                .open(source, FileOptions.NONE.with(lane.rules()), progress)
-                .document();
-        return new Intake(source, document, Counts.of(document.segments()));
+    private Intake readIntake(Source source, FileOptions options, Progress progress) throws IOException {
+        BilingualFile file = lane.formats().open(source, options.with(lane.rules()), progress);
+        return new Intake(source, options, file, Counts.of(file.document().segments()));
     }
 
-    /** Takes the file in; {@code targetLanguage} is empty where the file names its own. */
-    public void acceptIntake(String targetLanguage) {
+    /** Reads the file that waits again, in another way. */
+    public void readIntakeAgain(FileOptions options) {
+        Source source = intake.get().source();
+        background.run(
+                Strings.say("task.read", source.name()),
+                progress -> readIntake(source, options, progress),
+                intake::set);
+    }
+
+    /** Takes the file in with what was chosen for it. */
+    public void acceptIntake(FileOptions options) {
         Intake accepted = intake.get();
         intake.set(null);
         background.run(
                 Strings.say("task.take-in", accepted.source().name()),
-                progress -> lane.takeIn(accepted.source(), targetLanguage, progress),
+                progress -> lane.takeIn(accepted.source(), options, progress),
                 this::choose);
     }
 
@@ -241,7 +253,8 @@ public final class LaneSession {
                 Strings.say("task.rules"),
                 progress -> {
                     lane.setRules(rules, progress);
-                    return Optional.ofNullable(waiting == null ? null : readIntake(waiting.source(), progress));
+                    return Optional.ofNullable(
+                            waiting == null ? null : readIntake(waiting.source(), waiting.options(), progress));
                 },
                 read -> {
                     read.ifPresent(intake::set);
@@ -253,10 +266,14 @@ public final class LaneSession {
                 });
     }
 
-    /** Target language of the newest track, empty in an empty lane. */
-    public String lastTargetLanguage() {
+    /** The languages of the newest track, empty in an empty lane. */
+    public FileOptions lastLanguages() {
         List<Track> tracks = lane.tracks();
-        return tracks.isEmpty() ? "" : tracks.get(tracks.size() - 1).document().targetLanguage();
+        if (tracks.isEmpty()) {
+            return FileOptions.NONE;
+        }
+        BilingualDocument last = tracks.get(tracks.size() - 1).document();
+        return FileOptions.ofLanguages(last.sourceLanguage(), last.targetLanguage());
     }
 
     public void leaveIntake() {
@@ -268,7 +285,11 @@ public final class LaneSession {
         background.run(
                 Strings.say("task.dry-run", of.name()),
                 progress -> DryRun.withDefaults(lane.formats())
-                        .run(lane.original(of), lane.folder().resolve("dry-run").resolve(of.name()), progress),
+                        .run(
+                                lane.original(of),
+                                lane.options(of),
+                                lane.folder().resolve("dry-run").resolve(of.name()),
+                                progress),
                 result -> {
                     lane.proofs().remember(of, result);
                     dryRun.set(result);

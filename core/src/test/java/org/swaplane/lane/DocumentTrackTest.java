@@ -1,0 +1,105 @@
+package org.swaplane.lane;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.check.CheckRun;
+import org.swaplane.content.Content;
+import org.swaplane.document.State;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Source;
+import org.swaplane.proof.DryRun;
+import org.swaplane.proof.DryRunResult;
+import org.swaplane.proof.Proof;
+import org.swaplane.release.Gate;
+import org.swaplane.segmentation.SegmentationRules;
+import org.swaplane.task.Progress;
+
+/** A client document goes the same way through a lane as a bilingual file. */
+class DocumentTrackTest {
+    private static final String PAGE =
+            "<html lang='en'><p>The ferry leaves. It is late.</p><p title='Tip'>Stay</p></html>";
+
+    @TempDir
+    private Path folder;
+
+    private Lane lane;
+
+    @BeforeEach
+    void create() throws IOException {
+        lane = Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), Clock.systemUTC());
+    }
+
+    @AfterEach
+    void close() {
+        lane.close();
+    }
+
+    private Track takeIn(SegmentationRules segmentation) throws IOException {
+        return lane.takeIn(
+                Source.of("page.html", PAGE.getBytes(StandardCharsets.UTF_8)),
+                FileOptions.ofLanguages("en", "de").with(segmentation),
+                Progress.NONE);
+    }
+
+    private Track reopened() throws IOException {
+        lane.close();
+        lane = Lane.open(folder, FormatRegistry.ofInstalled(), Clock.systemUTC(), Progress.NONE);
+        return lane.tracks().get(0);
+    }
+
+    @Test
+    void theDryRunProvesIt() throws IOException {
+        Track track = takeIn(SegmentationRules.shipped());
+
+        DryRunResult result = DryRun.withDefaults(lane.formats())
+                .run(lane.original(track), lane.options(track), folder.resolve("dry-run/page.html"), Progress.NONE);
+
+        assertThat(result.proofs()).extracting(Proof::id).containsExactly("identity", "survival", "only-targets");
+        assertThat(result.verdict()).isEqualTo(Proof.Verdict.PASS);
+        assertThat(result.pseudo().segments().get(0).target().plainText()).startsWith("[Ţĥé ƒéŕŕý ");
+    }
+
+    @Test
+    void itIsReleasedInTheTargetLanguageWhenAllIsTranslated() throws IOException {
+        Track track = takeIn(SegmentationRules.shipped());
+        Map<Integer, Value> edits = new HashMap<>();
+        String[] words = {"Die Fähre fährt ab. Gleich.", "Sie ist spät.", "Hinweis", "Bleib"};
+        for (int i = 0; i < words.length; i++) {
+            edits.put(i, new Value(Content.of(words[i]), State.REVIEWED));
+        }
+        track.edit(StepKind.TYPED, "Mara", "", edits);
+        Track reopened = reopened();
+        Delivery delivery = new Delivery(lane, CheckRun.ofAllChecks());
+
+        Gate gate = delivery.gate(reopened, Progress.NONE);
+        String file =
+                delivery.release(reopened, gate, "no dry run", Progress.NONE).file();
+
+        assertThat(gate.conditions())
+                .filteredOn(condition -> condition.id().equals("write-back"))
+                .allMatch(Gate.Condition::holds);
+        assertThat(Files.readString(folder.resolve("out").resolve(file)))
+                .isEqualTo(
+                        "<html lang='de'><p>Die Fähre fährt ab. Gleich. Sie ist spät.</p><p title='Hinweis'>Bleib</p></html>");
+    }
+
+    @Test
+    void itsSegmentsStayWhateverRulesComeLater() throws IOException {
+        takeIn(SegmentationRules.BY_PARAGRAPH);
+
+        assertThat(reopened().size()).isEqualTo(3);
+        assertThat(lane.tracks().get(0).document().sourceLanguage()).isEqualTo("en");
+    }
+}
