@@ -9,8 +9,15 @@ import org.swaplane.document.State;
  * a segment without a target stays as it is.
  */
 public interface DocumentFile extends BilingualFile {
-    /** The texts of the document, each whole, as they would be written with these edits. */
-    List<Content> units(List<SegmentEdit> edits);
+    /**
+     * A text of the document, whole.
+     *
+     * @param written as it stands in the file
+     */
+    record WrittenUnit(Content content, String written) {}
+
+    /** The texts of the document as they would be written with these edits. */
+    List<WrittenUnit> units(List<SegmentEdit> edits);
 
     /** A document says nothing of states. */
     @Override

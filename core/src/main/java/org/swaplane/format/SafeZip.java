@@ -2,9 +2,10 @@ package org.swaplane.format;
 
 import java.io.BufferedInputStream;
 import java.io.IOException;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.zip.ZipException;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipArchiveInputStream;
@@ -24,7 +25,12 @@ public final class SafeZip {
      * @throws CannotProceedException when the zip is broken or goes beyond the limits
      */
     public static Map<String, byte[]> read(Source source, Set<String> names) throws IOException {
-        Map<String, byte[]> found = new HashMap<>();
+        return read(source, names::contains);
+    }
+
+    /** The entries whose names are wanted, in the order of the archive. */
+    public static Map<String, byte[]> read(Source source, Predicate<String> wanted) throws IOException {
+        Map<String, byte[]> found = new LinkedHashMap<>();
         try (ZipArchiveInputStream zip =
                 new ZipArchiveInputStream(new BufferedInputStream(source.open()), "UTF-8", true, true)) {
             int entries = 0;
@@ -33,7 +39,7 @@ public final class SafeZip {
                 if (++entries > MOST_ENTRIES) {
                     throw beyond(source, "the archive has more than " + MOST_ENTRIES + " entries");
                 }
-                if (names.contains(entry.getName())) {
+                if (wanted.test(entry.getName())) {
                     byte[] content = zip.readNBytes((int) LARGEST_ENTRY);
                     bytes += content.length;
                     if (content.length == LARGEST_ENTRY || bytes > MOST_BYTES) {

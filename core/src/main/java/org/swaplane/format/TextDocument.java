@@ -119,14 +119,19 @@ public final class TextDocument implements DocumentFile {
     }
 
     @Override
-    public List<Content> units(List<SegmentEdit> edits) {
+    public List<WrittenUnit> units(List<SegmentEdit> edits) {
         Map<Integer, SegmentEdit> bySegment = bySegment(edits);
-        List<Content> units = new ArrayList<>();
+        List<WrittenUnit> units = new ArrayList<>();
         for (Place place : places) {
-            units.add(content(place, bySegment));
-            place.inner().forEach(inner -> units.add(content(inner.place(), bySegment)));
+            units.add(unit(place, bySegment));
+            place.inner().forEach(inner -> units.add(unit(inner.place(), bySegment)));
         }
         return units;
+    }
+
+    private static WrittenUnit unit(Place place, Map<Integer, SegmentEdit> edits) {
+        Content content = content(place, edits);
+        return new WrittenUnit(content, place.syntax().written(content));
     }
 
     @Override

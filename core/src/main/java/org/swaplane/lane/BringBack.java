@@ -81,7 +81,7 @@ public final class BringBack {
         for (Trip trip : trips) {
             Track track = lane.track(trip.track());
             boolean sameFormat = document.format().equals(track.document().format());
-            if (sameFormat && !DocxReviewCopy.recognises(lane.trips().sentCopy(trip))) {
+            if (sameFormat && !DocxReviewCopy.isOurs(lane.trips().sentCopy(trip))) {
                 BilingualDocument sent =
                         lane.open(track, lane.trips().sentCopy(trip), progress).document();
                 ReturnedBilingual back = new ReturnedBilingual(document, trip.code(), sentRows(sent, track));

@@ -271,7 +271,7 @@ public final class Track {
     }
 
     /** The texts of the document as they stand now, each whole; none of a bilingual file. */
-    List<Content> units() {
+    List<DocumentFile.WrittenUnit> units() {
         return file instanceof DocumentFile document ? document.units(edits()) : List.of();
     }
 

@@ -21,6 +21,7 @@ import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.DocumentFile;
+import org.swaplane.format.DocumentFile.WrittenUnit;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.SegmentEdit;
@@ -66,7 +67,7 @@ public final class DryRun {
             BilingualFile read = formats.open(pseudoFile, options, progress);
             BilingualDocument preview = read.document();
             if (original instanceof DocumentFile before && read instanceof DocumentFile after) {
-                List<Content> written = before.units(pseudoEdits(original.document()));
+                List<WrittenUnit> written = before.units(pseudoEdits(original.document()));
                 proofs.add(unitSurvival(written, after.units(List.of())));
                 preview = preview(original.document(), before.units(List.of()), after.units(List.of()));
                 // Pseudo-translated sentences may be cut elsewhere; whole paragraphs are the same in both.
@@ -127,18 +128,27 @@ public final class DryRun {
     }
 
     /** Every text of a document is found again, once, in order, with all its tags. */
-    private static Proof unitSurvival(List<Content> written, List<Content> read) {
+    private static Proof unitSurvival(List<WrittenUnit> written, List<WrittenUnit> read) {
         Optional<String> lost = DocumentProof.firstLost(written, read);
         return proof("survival", lost.isEmpty(), lost.stream().toList());
     }
 
     /** The texts of a document before and after, as segments with source and target. */
-    private static BilingualDocument preview(BilingualDocument document, List<Content> before, List<Content> after) {
+    private static BilingualDocument preview(
+            BilingualDocument document, List<WrittenUnit> before, List<WrittenUnit> after) {
         List<Segment> segments = new ArrayList<>();
         for (int i = 0; i < Math.min(before.size(), after.size()); i++) {
             String key = String.valueOf(i + 1);
             segments.add(new Segment(
-                    key, 0, key, before.get(i), after.get(i), State.TRANSLATED, "", Lock.NONE, Segment.About.NOTHING));
+                    key,
+                    0,
+                    key,
+                    before.get(i).content(),
+                    after.get(i).content(),
+                    State.TRANSLATED,
+                    "",
+                    Lock.NONE,
+                    Segment.About.NOTHING));
         }
         return new BilingualDocument(
                 document.format(), document.encoding(), document.parts(), segments, List.of(), List.of());

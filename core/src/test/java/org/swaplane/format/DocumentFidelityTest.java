@@ -10,7 +10,7 @@ import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
-import org.swaplane.content.Content;
+import org.swaplane.format.DocumentFile.WrittenUnit;
 import org.swaplane.segmentation.SegmentationRules;
 
 /** What every text format of documents owes: only text changes, and what was written is found again. */
@@ -102,7 +102,8 @@ class DocumentFidelityTest {
 
         DocumentFile after = new DocumentSample(document.name(), written, whole.options()).open();
         assertThat(after.units(List.of()))
-                .extracting(Content::withCodes)
-                .isEqualTo(before.units(edits).stream().map(Content::withCodes).toList());
+                .extracting(WrittenUnit::written)
+                .isEqualTo(
+                        before.units(edits).stream().map(WrittenUnit::written).toList());
     }
 }

@@ -26,6 +26,15 @@ public final class DocxReviewCopy {
         return Head.of(source).isZip();
     }
 
+    /** Whether this is one of ours, however it has been changed since. */
+    public static boolean isOurs(Source source) throws IOException {
+        try {
+            return recognises(source) && read(source).trip().isPresent();
+        } catch (CannotProceedException e) {
+            return false;
+        }
+    }
+
     public static void write(ReviewCopy copy, OutputStream out) throws IOException {
         try {
             new DocxWriter(copy).write(out);

@@ -200,7 +200,7 @@ public final class LaneSession {
         Source source = Source.of(path);
         background.run(
                 Strings.say("task.read", source.name()),
-                progress -> DocxReviewCopy.recognises(source)
+                progress -> DocxReviewCopy.isOurs(source)
                         ? new BringBack(lane).read(source)
                         : readBilingual(source, progress),
                 what -> {

@@ -1,0 +1,37 @@
+package org.swaplane.format.office;
+
+import java.io.IOException;
+import java.util.Set;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.BilingualFormat;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.Head;
+import org.swaplane.format.Source;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/** DOCX, XLSX and PPTX. */
+public final class OfficeFormat implements BilingualFormat {
+    private static final Set<String> EXTENSIONS = Set.of("docx", "docm", "xlsx", "xlsm", "pptx", "pptm");
+
+    @Override
+    public String id() {
+        return "office";
+    }
+
+    @Override
+    public boolean recognises(Head head) {
+        return EXTENSIONS.contains(head.extension());
+    }
+
+    @Override
+    public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
+        if (!Head.of(source).isZip()) {
+            throw new CannotProceedException(
+                    source.name(),
+                    "this is no office document of today's kind: it is encrypted, or of the old binary kind",
+                    "save it without a password as DOCX, XLSX or PPTX");
+        }
+        return OfficeDocument.read(source, options, progress);
+    }
+}

@@ -1,0 +1,262 @@
+package org.swaplane.format.office;
+
+import java.io.StringReader;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Set;
+import javax.xml.stream.XMLStreamConstants;
+import javax.xml.stream.XMLStreamException;
+import org.codehaus.stax2.XMLStreamReader2;
+import org.swaplane.content.Tag;
+import org.swaplane.format.ElementText;
+import org.swaplane.format.SafeXml;
+import org.swaplane.format.TextDocument;
+
+/** Finds the paragraphs of one XML part. */
+final class PartReader {
+    /** Elements around runs that must stay around them. */
+    private static final Set<String> WRAPPERS = Set.of("hyperlink", "fldSimple", "smartTag", "customXml", "bdo", "dir");
+
+    /** Revisions that are read as accepted. */
+    private static final Set<String> INSERTED = Set.of("ins", "moveTo");
+
+    private static final Set<String> DELETED = Set.of("del", "moveFrom");
+
+    /** Marks that a new run makes anew, or nobody misses. */
+    private static final Set<String> NOISE = Set.of("proofErr", "lastRenderedPageBreak");
+
+    private final String text;
+    private final RunVocabulary vocabulary;
+    private final TextDocument.Builder document;
+    private final String name;
+    private final XMLStreamReader2 xml;
+    private int number;
+    private boolean revised;
+    /** How many fields are open whose result has not begun. */
+    private int instructions;
+
+    /** A wrapper that is open: id of its tag and name of the element that ends it; without id where it was left out. */
+    private record Open(String id, String element) {}
+
+    /** {@code name} stands in the ids of the units. */
+    PartReader(String text, RunVocabulary vocabulary, TextDocument.Builder document, String name)
+            throws XMLStreamException {
+        this.text = text;
+        this.vocabulary = vocabulary;
+        this.document = document;
+        this.name = name;
+        this.xml = (XMLStreamReader2) SafeXml.factory().createXMLStreamReader(new StringReader(text));
+    }
+
+    /** Adds every paragraph that has text; returns whether the part has tracked changes. */
+    boolean read() throws XMLStreamException {
+        while (xml.hasNext()) {
+            if (xml.next() == XMLStreamConstants.START_ELEMENT && isParagraph()) {
+                readParagraph().addTo(document, name + ' ' + ++number);
+            }
+        }
+        return revised;
+    }
+
+    private boolean isParagraph() {
+        return vocabulary.isParagraph(xml.getNamespaceURI(), xml.getLocalName());
+    }
+
+    private int start() throws XMLStreamException {
+        return (int) xml.getLocationInfo().getStartingCharOffset();
+    }
+
+    private int end() throws XMLStreamException {
+        return (int) xml.getLocationInfo().getEndingCharOffset();
+    }
+
+    private String prefix() {
+        String prefix = xml.getPrefix();
+        return prefix == null || prefix.isEmpty() ? "" : prefix + ':';
+    }
+
+    private Paragraph readParagraph() throws XMLStreamException {
+        Paragraph paragraph = new Paragraph(vocabulary, prefix());
+        Deque<Open> open = new ArrayDeque<>();
+        instructions = 0;
+        while (true) {
+            int event = xml.next();
+            if (event == XMLStreamConstants.START_ELEMENT) {
+                readChild(paragraph, open);
+            } else if (event == XMLStreamConstants.END_ELEMENT) {
+                if (open.isEmpty()) {
+                    return paragraph;
+                }
+                close(paragraph, open);
+            }
+        }
+    }
+
+    private void readChild(Paragraph paragraph, Deque<Open> open) throws XMLStreamException {
+        String element = xml.getLocalName();
+        int start = start();
+        if (element.equals("r") && vocabulary.isIn(xml.getNamespaceURI())) {
+            readRun(paragraph);
+        } else if (element.equals("t") && vocabulary == RunVocabulary.SHEET) {
+            String value = ElementText.read(xml);
+            paragraph.bareText(value, start, end());
+        } else if (element.equals("pPr") || element.equals("rPh") || element.equals("phoneticPr")) {
+            xml.skipElement();
+        } else if (WRAPPERS.contains(element)) {
+            String id = paragraph.tag(Tag.Kind.OPEN, element, text.substring(start, end()), start, end());
+            open.push(new Open(id, element));
+        } else if (element.equals("sdt")) {
+            openContentControl(paragraph, open, start);
+        } else if (INSERTED.contains(element)) {
+            revised = true;
+            open.push(new Open("", element));
+        } else if (DELETED.contains(element)) {
+            revised = true;
+            xml.skipElement();
+        } else if (NOISE.contains(element)) {
+            xml.skipElement();
+        } else {
+            readWhole(paragraph, element, "", start, false);
+        }
+    }
+
+    /** The properties of a content control stand before its content. */
+    private void openContentControl(Paragraph paragraph, Deque<Open> open, int start) throws XMLStreamException {
+        while (!(xml.next() == XMLStreamConstants.START_ELEMENT
+                && xml.getLocalName().equals("sdtContent"))) {
+            if (xml.getEventType() == XMLStreamConstants.START_ELEMENT) {
+                xml.skipElement();
+            } else if (xml.getEventType() == XMLStreamConstants.END_ELEMENT) {
+                return; // a control without content
+            }
+        }
+        String id = paragraph.tag(Tag.Kind.OPEN, "control", text.substring(start, end()), start, end());
+        open.push(new Open(id, "sdtContent"));
+    }
+
+    private void close(Paragraph paragraph, Deque<Open> open) throws XMLStreamException {
+        Open ended = open.pop();
+        int start = start();
+        if (ended.element().equals("sdtContent")) {
+            xml.next();
+            while (xml.getEventType() != XMLStreamConstants.END_ELEMENT) {
+                xml.next();
+            }
+        }
+        if (!ended.id().isEmpty()) {
+            paragraph.closing(ended.id(), text.substring(start, end()), start, end());
+        }
+    }
+
+    private void readRun(Paragraph paragraph) throws XMLStreamException {
+        int start = start();
+        int runEnd = endOfRun(start, paragraph.prefix());
+        String raw = text.substring(start, runEnd);
+        if (isField(raw)) {
+            xml.skipElement();
+            readField(paragraph, raw, start, runEnd);
+            return;
+        }
+        String properties = "";
+        while (xml.next() != XMLStreamConstants.END_ELEMENT) {
+            if (xml.getEventType() != XMLStreamConstants.START_ELEMENT) {
+                continue;
+            }
+            String element = xml.getLocalName();
+            int at = start();
+            if (element.equals("rPr")) {
+                xml.skipElement();
+                properties = RunProperties.cleaned(text.substring(at, end()));
+            } else if (element.equals("t") && vocabulary.isIn(xml.getNamespaceURI())) {
+                paragraph.text(ElementText.read(xml), properties, start, runEnd);
+            } else if (NOISE.contains(element)) {
+                xml.skipElement();
+            } else {
+                readWhole(paragraph, element, properties, start, true);
+            }
+        }
+    }
+
+    /** An element that is one tag, with the paragraphs of a text box that may be in it. */
+    private void readWhole(Paragraph paragraph, String element, String properties, int runStart, boolean inRun)
+            throws XMLStreamException {
+        int start = start();
+        Deque<Paragraph> boxes = new ArrayDeque<>();
+        int depth = 1;
+        while (depth > 0) {
+            int event = xml.next();
+            if (event == XMLStreamConstants.START_ELEMENT && xml.getLocalName().equals("Fallback")) {
+                xml.skipElement(); // the same text once more, for programs of long ago
+            } else if (event == XMLStreamConstants.START_ELEMENT && isParagraph()) {
+                int outer = instructions;
+                boxes.add(readParagraph());
+                instructions = outer;
+            } else if (event == XMLStreamConstants.START_ELEMENT) {
+                depth++;
+            } else if (event == XMLStreamConstants.END_ELEMENT) {
+                depth--;
+            }
+        }
+        String raw = text.substring(start, end());
+        String prefix = paragraph.prefix();
+        String id = inRun
+                ? paragraph.inRun(element, raw, properties, runStart, endOfRun(runStart, prefix))
+                : paragraph.tag(Tag.Kind.STANDALONE, element, raw, start, end());
+        int before = inRun ? ('<' + prefix + "r>" + properties).length() : 0;
+        boxes.forEach(box -> paragraph.inner(id, start - before, box));
+    }
+
+    /** Where the run ends that begins at {@code start}; runs are in runs only within text boxes, which are counted. */
+    private int endOfRun(int start, String prefix) {
+        String open = '<' + prefix + 'r';
+        String close = "</" + prefix + "r>";
+        int depth = 0;
+        int at = start;
+        while (true) {
+            int nextClose = text.indexOf(close, at);
+            int nextOpen = at == start ? start : nextOpen(open, at);
+            if (nextOpen >= 0 && nextOpen < nextClose) {
+                depth += isEmptyElement(nextOpen) ? 0 : 1;
+                at = nextOpen + open.length();
+                if (depth == 0) {
+                    return text.indexOf('>', nextOpen) + 1;
+                }
+            } else {
+                depth--;
+                at = nextClose + close.length();
+                if (depth == 0) {
+                    return at;
+                }
+            }
+        }
+    }
+
+    private int nextOpen(String open, int from) {
+        int at = text.indexOf(open, from);
+        while (at >= 0 && " >/\t\r\n".indexOf(text.charAt(at + open.length())) < 0) {
+            at = text.indexOf(open, at + 1);
+        }
+        return at;
+    }
+
+    private boolean isEmptyElement(int start) {
+        return text.charAt(text.indexOf('>', start) - 1) == '/';
+    }
+
+    private static boolean isField(String run) {
+        return run.contains(":fldChar ") || run.contains(":instrText");
+    }
+
+    /** From the begin of a field to its result is one tag; its end is another (ECMA-376-1, section 17.16.18). */
+    private void readField(Paragraph paragraph, String raw, int start, int end) {
+        boolean begins = raw.contains("\"begin\"");
+        boolean separates = raw.contains("\"separate\"");
+        boolean ends = raw.contains("\"end\"");
+        if (instructions > 0) {
+            paragraph.extendLast(raw, end);
+        } else {
+            paragraph.tag(Tag.Kind.STANDALONE, "field", raw, start, end);
+        }
+        instructions = Math.max(0, instructions + (begins ? 1 : 0) - (separates || ends && instructions > 0 ? 1 : 0));
+    }
+}
