@@ -12,7 +12,7 @@ public interface DocumentFile extends BilingualFile {
     /**
      * A text of the document, whole.
      *
-     * @param written as it stands in the file
+     * @param written as it stands in the file, comparable with the same unit read again
      */
     record WrittenUnit(Content content, String written) {}
 

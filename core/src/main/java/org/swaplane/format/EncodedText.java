@@ -1,5 +1,7 @@
 package org.swaplane.format;
 
+import com.ibm.icu.text.CharsetDetector;
+import com.ibm.icu.text.CharsetMatch;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.Reader;
@@ -13,6 +15,7 @@ import org.swaplane.task.CannotProceedException;
 /** A text file as characters, each of which can be found again by its offset (UTF-16 units after the byte order mark). */
 public final class EncodedText {
     private static final int HEAD = 8192;
+    private static final int SAMPLE = 1 << 16;
     private static final int LONGEST = 64 << 20;
 
     private final Source source;
@@ -44,7 +47,8 @@ public final class EncodedText {
     }
 
     /**
-     * A text that says nothing of its encoding: by its byte order mark, else UTF-8 if it is valid as such, else {@code otherwise}.
+     * A text that says nothing of its encoding: by its byte order mark, else UTF-8 if it is valid as such, else by the statistics of its
+     * bytes where they are clear, else {@code otherwise}.
      */
     public static EncodedText guessed(Source source, Charset otherwise) throws IOException {
         byte[] head;
@@ -60,7 +64,21 @@ public final class EncodedText {
             reader.transferTo(Writer.nullWriter());
             return utf8;
         } catch (CannotProceedException e) {
-            return of(source, TextEncoding.of(otherwise));
+            return of(source, TextEncoding.of(detected(source).orElse(otherwise)));
+        }
+    }
+
+    /** Only for encodings of other scripts: those of Latin letters cannot be told apart in a short text. */
+    private static Optional<Charset> detected(Source source) throws IOException {
+        try (InputStream in = source.open()) {
+            CharsetMatch match =
+                    new CharsetDetector().setText(in.readNBytes(SAMPLE)).detect();
+            boolean clear = match != null
+                    && match.getConfidence() >= 40
+                    && !match.getName().startsWith("ISO-8859-1");
+            return clear && Charset.isSupported(match.getName())
+                    ? Optional.of(Charset.forName(match.getName()))
+                    : Optional.empty();
         }
     }
 

@@ -131,7 +131,7 @@ public final class TextDocument implements DocumentFile {
 
     private static WrittenUnit unit(Place place, Map<Integer, SegmentEdit> edits) {
         Content content = content(place, edits);
-        return new WrittenUnit(content, place.syntax().written(content));
+        return new WrittenUnit(content, place.syntax().comparable(content));
     }
 
     @Override

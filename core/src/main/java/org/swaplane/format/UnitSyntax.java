@@ -6,4 +6,9 @@ import org.swaplane.content.Content;
 public interface UnitSyntax {
     /** The content as it stands in the file, characters that the encoding lacks not yet escaped. */
     String written(Content content);
+
+    /** The same without what writing adds to it, so that the unit can be compared with itself when it is read again. */
+    default String comparable(Content content) {
+        return written(content);
+    }
 }

@@ -30,11 +30,16 @@ enum HtmlSyntax implements UnitSyntax {
 
     @Override
     public String written(Content content) {
+        return this == UNQUOTED ? '"' + comparable(content) + '"' : comparable(content);
+    }
+
+    @Override
+    public String comparable(Content content) {
         StringBuilder written = new StringBuilder();
         for (Run run : content.runs()) {
             written.append(run instanceof Text text ? escaped(text.value()) : ((Tag) run).code());
         }
-        return this == UNQUOTED ? '"' + written.toString() + '"' : written.toString();
+        return written.toString();
     }
 
     private String escaped(String text) {

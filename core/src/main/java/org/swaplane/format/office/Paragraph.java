@@ -51,6 +51,11 @@ final class Paragraph {
         }
     }
 
+    /** An element around runs that goes when the paragraph is written anew: begin or end of an accepted insertion. */
+    void dissolved(int start, int end) {
+        pieces.add(new Piece(new Text(""), "", start, end));
+    }
+
     /** Text that stands in the paragraph without a run. */
     void bareText(String text, int start, int end) {
         bare = true;
@@ -59,12 +64,8 @@ final class Paragraph {
 
     /** Something in a run that is no text; {@code raw} is its element, which gets a run of its own. Returns the tag's id. */
     String inRun(String name, String raw, String properties, int start, int end) {
-        return tag(
-                Tag.Kind.STANDALONE,
-                name,
-                new RunSyntax(vocabulary, prefix, "", false).run(properties, raw),
-                start,
-                end);
+        String code = '<' + prefix + "r>" + properties + raw + "</" + prefix + "r>";
+        return tag(Tag.Kind.STANDALONE, name, code, start, end);
     }
 
     /** A tag whose code is as it stands. Returns its id. */
@@ -113,7 +114,7 @@ final class Paragraph {
                 each.paragraph().addTo(document, innerId);
             }
         }
-        document.add(id, start, end, content(kept, base), syntax(base), Segment.About.NOTHING, inside);
+        document.add(id, start, end, content(kept, base), syntax(kept, base), Segment.About.NOTHING, inside);
     }
 
     private void insideOf(InnerParagraph place, String id, List<TextDocument.Inner> inside) {
@@ -122,31 +123,53 @@ final class Paragraph {
             String base = base(kept);
             int end = kept.get(kept.size() - 1).end();
             inside.add(new TextDocument.Inner(
-                    place.tag(), place.tagStart(), id, kept.get(0).start(), end, content(kept, base), syntax(base)));
+                    place.tag(),
+                    place.tagStart(),
+                    id,
+                    kept.get(0).start(),
+                    end,
+                    content(kept, base),
+                    syntax(kept, base)));
         }
     }
 
-    private RunSyntax syntax(String base) {
-        return new RunSyntax(vocabulary, prefix, base, bare);
+    private RunSyntax syntax(List<Piece> kept, String base) {
+        return new RunSyntax(vocabulary, prefix, base, inFirstRun(kept), inLastRun(kept), bare);
     }
 
-    /** Without tags that stand alone at the edges, unless they share a run with text. */
+    /** Without tags that stand alone at the edges. */
     private List<Piece> trimmed() {
         int first = 0;
         int last = pieces.size() - 1;
-        while (first <= last && pieces.get(first).isEdge() && !sharesRun(first, first + 1)) {
+        while (first <= last && pieces.get(first).isEdge()) {
             first++;
         }
-        while (first <= last && pieces.get(last).isEdge() && !sharesRun(last, last - 1)) {
+        while (first <= last && pieces.get(last).isEdge()) {
             last--;
         }
         return first > last ? List.of() : pieces.subList(first, last + 1);
     }
 
-    private boolean sharesRun(int one, int other) {
-        return other >= 0
-                && other < pieces.size()
-                && pieces.get(one).start() == pieces.get(other).start();
+    /** What was trimmed off the run that the text begins in. */
+    private String inFirstRun(List<Piece> kept) {
+        StringBuilder codes = new StringBuilder();
+        for (int i = 0; i < pieces.size() && !kept.isEmpty() && pieces.get(i) != kept.get(0); i++) {
+            if (pieces.get(i).start() == kept.get(0).start()) {
+                codes.append(((Tag) pieces.get(i).run()).code());
+            }
+        }
+        return codes.toString();
+    }
+
+    /** What was trimmed off the run that the text ends in. */
+    private String inLastRun(List<Piece> kept) {
+        StringBuilder codes = new StringBuilder();
+        for (int i = pieces.size() - 1; i >= 0 && !kept.isEmpty() && pieces.get(i) != kept.get(kept.size() - 1); i--) {
+            if (pieces.get(i).start() == kept.get(kept.size() - 1).start()) {
+                codes.insert(0, ((Tag) pieces.get(i).run()).code());
+            }
+        }
+        return codes.toString();
     }
 
     /** The properties that most of the text has. */
@@ -154,7 +177,7 @@ final class Paragraph {
         Map<String, Integer> lengths = new HashMap<>();
         String base = "";
         for (Piece piece : pieces) {
-            if (piece.run() instanceof Text text) {
+            if (piece.run() instanceof Text text && text.length() > 0) {
                 int length = lengths.merge(piece.properties(), text.length(), Integer::sum);
                 base = length > lengths.getOrDefault(base, 0) || lengths.size() == 1 ? piece.properties() : base;
             }
@@ -169,6 +192,9 @@ final class Paragraph {
         int formats = 0;
         for (Piece piece : pieces) {
             boolean isText = piece.run() instanceof Text;
+            if (isText && piece.run().length() == 0) {
+                continue;
+            }
             String wanted = isText ? piece.properties() : base;
             if (!wanted.equals(format)) {
                 if (!format.equals(base)) {

@@ -35,7 +35,7 @@ final class PartReader {
     /** How many fields are open whose result has not begun. */
     private int instructions;
 
-    /** A wrapper that is open: id of its tag and name of the element that ends it; without id where it was left out. */
+    /** A wrapper that is open: id of its tag and name of the element that ends it; without id for one that is dissolved. */
     private record Open(String id, String element) {}
 
     /** {@code name} stands in the ids of the units. */
@@ -109,6 +109,7 @@ final class PartReader {
             openContentControl(paragraph, open, start);
         } else if (INSERTED.contains(element)) {
             revised = true;
+            paragraph.dissolved(start, end());
             open.push(new Open("", element));
         } else if (DELETED.contains(element)) {
             revised = true;
@@ -143,7 +144,9 @@ final class PartReader {
                 xml.next();
             }
         }
-        if (!ended.id().isEmpty()) {
+        if (ended.id().isEmpty()) {
+            paragraph.dissolved(start, end());
+        } else {
             paragraph.closing(ended.id(), text.substring(start, end()), start, end());
         }
     }

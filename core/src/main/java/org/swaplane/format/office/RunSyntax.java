@@ -14,14 +14,22 @@ import org.swaplane.format.XmlContent;
  *
  * @param prefix of the elements, with its colon
  * @param base properties of the runs that are in no formatting tag, as XML
+ * @param before what stands in the first run before the text, in a run of its own
+ * @param after what stands in the last run behind the text, in a run of its own
  * @param bare whether the text stands in the paragraph without a run around it, as cells have it
  */
-record RunSyntax(RunVocabulary vocabulary, String prefix, String base, boolean bare) implements UnitSyntax {
+record RunSyntax(RunVocabulary vocabulary, String prefix, String base, String before, String after, boolean bare)
+        implements UnitSyntax {
     /** Ids of tags that stand for run properties begin with it; their code is the properties. */
     static final String FORMAT = "format:";
 
     @Override
     public String written(Content content) {
+        return before + comparable(content) + after;
+    }
+
+    @Override
+    public String comparable(Content content) {
         StringBuilder written = new StringBuilder();
         Deque<String> formats = new ArrayDeque<>();
         boolean onlyText = bare && content.tags().isEmpty();
@@ -49,8 +57,7 @@ record RunSyntax(RunVocabulary vocabulary, String prefix, String base, boolean b
         return '<' + prefix + 't' + vocabulary.space() + '>' + escaped + "</" + prefix + "t>";
     }
 
-    /** A run with these properties and content. */
-    String run(String properties, String content) {
+    private String run(String properties, String content) {
         return '<' + prefix + "r>" + properties + content + "</" + prefix + "r>";
     }
 }
