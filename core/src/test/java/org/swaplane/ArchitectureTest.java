@@ -33,6 +33,7 @@ class ArchitectureTest {
             "convert",
             "release",
             "lane",
+            "intake",
             "demo");
 
     @ArchTest

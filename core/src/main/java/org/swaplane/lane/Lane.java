@@ -16,6 +16,7 @@ import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
 import org.swaplane.segmentation.SegmentationRules;
 import org.swaplane.segmentation.Srx;
@@ -226,6 +227,16 @@ public final class Lane implements AutoCloseable {
     public void setRules(ExtensionRules rules, Progress progress) throws IOException {
         set(RULES, rules.toJson());
         readTracks(progress);
+    }
+
+    /** Keeps a file that is only looked at, in the lane's folder {@code reference}. */
+    public Path keepReference(Source source) throws IOException {
+        Files.createDirectories(folder.resolve("reference"));
+        Path path = free("reference", Path.of(source.name()).getFileName().toString());
+        try (InputStream in = source.open()) {
+            NewFile.write(path, false, in::transferTo);
+        }
+        return path;
     }
 
     /** When the file of a track came in. */

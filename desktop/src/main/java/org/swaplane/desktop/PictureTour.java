@@ -59,7 +59,7 @@ public final class PictureTour extends Application {
                 },
                 "dry-run");
         step(() -> show(ViewId.EXCHANGE), "exchange");
-        step(() -> session.receive(folder.resolve("returned").resolve("scan final (2).docx")), "bring-back");
+        step(() -> session.receive(List.of(folder.resolve("returned").resolve("scan final (2).docx"))), "bring-back");
         step(
                 () -> {
                     Set<Integer> sound = session.returnedProperty().get().reading().sound().stream()

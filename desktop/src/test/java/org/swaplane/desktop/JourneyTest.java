@@ -254,7 +254,7 @@ class JourneyTest extends ApplicationTest {
             Path file = Files.write(
                     folder.resolve("broken" + i + ".xlf"), broken.get(i).getBytes(StandardCharsets.ISO_8859_1));
             interact(session::dismissMessage);
-            interact(() -> session.receive(file));
+            interact(() -> session.receive(List.of(file)));
             waitUntil(() -> session.messageProperty().get() != null);
 
             Message message = session.messageProperty().get();

@@ -1,5 +1,6 @@
 package org.swaplane.desktop.board;
 
+import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
@@ -27,8 +28,7 @@ public final class BoardView implements View {
         this.session = session;
         this.picker = picker;
         this.intake = new IntakePanel(session, picker);
-        this.choose = Parts.button(
-                "choose-files", "board.choose", () -> picker.chooseFiles().forEach(session::receive));
+        this.choose = Parts.button("choose-files", "board.choose", () -> receive(picker));
         ScrollPane scroll = new ScrollPane(Parts.column(intake, roads));
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -43,6 +43,13 @@ public final class BoardView implements View {
             refresh();
         });
         intake.show(session.intakeProperty().get());
+    }
+
+    private void receive(FilePicker from) {
+        List<Path> files = from.chooseFiles();
+        if (!files.isEmpty()) {
+            session.receive(files);
+        }
     }
 
     @Override

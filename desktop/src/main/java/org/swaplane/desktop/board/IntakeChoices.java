@@ -21,10 +21,9 @@ import org.swaplane.desktop.session.Message;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.LanguageCode;
-import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
-import org.swaplane.format.DocumentFile;
 import org.swaplane.format.FileOptions;
+import org.swaplane.intake.Arrival;
 import org.swaplane.segmentation.SegmentationRules;
 import org.swaplane.segmentation.Srx;
 import org.swaplane.task.CannotProceedException;
@@ -83,28 +82,29 @@ final class IntakeChoices extends VBox {
         return field;
     }
 
-    void show(LaneSession.Intake intake) {
+    /** What is asked for the files that wait, with a sample of {@code inspected} where that is a document. */
+    void show(LaneSession.Intake intake, Arrival inspected) {
         showing = true;
         boolean another =
                 !intake.options().equals(shown) || sample.getChildren().isEmpty();
         shown = intake.options();
-        List<Part> parts = intake.document().parts();
-        boolean isDocument = intake.file() instanceof DocumentFile;
-        showIf(sourceRow, isDocument);
-        showIf(
-                targetRow,
-                isDocument
-                        || parts.stream().anyMatch(part -> part.targetLanguage().isEmpty()));
-        showIf(cutRow, isDocument);
-        showIf(sample, isDocument);
+        boolean anyDocument = intake.arrivals().stream().anyMatch(each -> each.role() == Arrival.Role.DOCUMENT);
+        boolean namesNone = intake.arrivals().stream()
+                .filter(each -> each.role().isTrack())
+                .flatMap(each -> each.document().parts().stream())
+                .anyMatch(part -> part.targetLanguage().isEmpty());
+        showIf(sourceRow, anyDocument);
+        showIf(targetRow, anyDocument || namesNone);
+        showIf(cutRow, anyDocument);
         if (another) {
             source.setText(shown.sourceLanguage());
             target.setText(shown.targetLanguage());
         }
+        showIf(sample, inspected.role() == Arrival.Role.DOCUMENT);
         sample.getChildren().setAll(Parts.quiet(Strings.say("intake.sample")));
-        for (Segment segment :
-                intake.document().segments().stream().limit(SAMPLE).toList()) {
-            sample.getChildren().add(Parts.styled(line(segment), "intake-sample-line"));
+        if (sample.isVisible()) {
+            inspected.document().segments().stream().limit(SAMPLE).forEach(segment -> sample.getChildren()
+                    .add(Parts.styled(line(segment), "intake-sample-line")));
         }
         showing = false;
     }

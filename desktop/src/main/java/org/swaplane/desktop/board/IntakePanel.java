@@ -1,8 +1,13 @@
 package org.swaplane.desktop.board;
 
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
@@ -15,16 +20,23 @@ import org.swaplane.document.Note;
 import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.State;
+import org.swaplane.intake.Arrival;
 
 /** What a new file is, before it is accepted. */
 final class IntakePanel extends VBox {
     private static final int MOST_PROBLEMS = 20;
+    private static final double ROW_HEIGHT = 32;
 
     private final Label name = Parts.styled(new Label(), "heading");
     private final GridPane facts = Parts.styled(new GridPane(), "facts");
     private final LaneSession session;
     private final Label parts = Parts.quiet("");
     private final IntakeChoices choices;
+    private final ListView<Arrival> list = new ListView<>();
+    private final Set<Arrival> chosen = new LinkedHashSet<>();
+    private final Button accept = Parts.primary("accept-intake", "intake.accept", this::accept);
+    private final Button look;
+    private LaneSession.Intake waiting;
     private final ForeignPanel foreign;
     private final Label problems = Parts.quiet("");
 
@@ -32,17 +44,25 @@ final class IntakePanel extends VBox {
         this.session = session;
         this.foreign = new ForeignPanel(session, picker);
         this.choices = new IntakeChoices(session, picker);
+        this.look = Parts.button(
+                "look-at-returned",
+                "intake.look",
+                () -> session.bringBack(list.getSelectionModel().getSelectedItem()));
+        list.setId("arrivals");
+        list.setFixedCellSize(ROW_HEIGHT);
+        list.setMinHeight(ROW_HEIGHT);
+        list.setCellFactory(view -> new ArrivalCell(chosen, this::showAccept));
+        list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> inspect(now));
         getStyleClass().addAll("card", "intake");
         setId("intake");
         getChildren()
                 .addAll(
+                        list,
                         name,
                         facts,
                         parts,
                         choices,
-                        Parts.row(
-                                Parts.primary("accept-intake", "intake.accept", this::accept),
-                                Parts.button("leave-intake", "intake.leave", session::leaveIntake)),
+                        Parts.row(accept, look, Parts.button("leave-intake", "intake.leave", session::leaveIntake)),
                         problems,
                         foreign);
         problems.setId("intake-problems");
@@ -51,12 +71,49 @@ final class IntakePanel extends VBox {
     void show(LaneSession.Intake intake) {
         setVisible(intake != null);
         setManaged(intake != null);
+        waiting = intake;
         if (intake == null) {
             return;
         }
-        BilingualDocument document = intake.document();
-        Counts counts = intake.counts();
-        name.setText(Strings.say("intake.title", intake.source().name()));
+        int before = Math.max(0, list.getSelectionModel().getSelectedIndex());
+        chosen.clear();
+        intake.arrivals().stream()
+                .filter(each -> each.role() != Arrival.Role.UNREADABLE && each.role() != Arrival.Role.RETURNED)
+                .forEach(chosen::add);
+        list.getItems().setAll(intake.arrivals());
+        boolean several = intake.arrivals().size() > 1;
+        showIf(list, several);
+        list.setPrefHeight(Math.min(8, intake.arrivals().size()) * ROW_HEIGHT + 2);
+        list.getSelectionModel().select(Math.min(before, intake.arrivals().size() - 1));
+        inspect(list.getSelectionModel().getSelectedItem());
+        showAccept();
+    }
+
+    private void showAccept() {
+        accept.setText(
+                Strings.say(waiting.arrivals().size() > 1 ? "intake.accept-all" : "intake.accept", chosen.size()));
+        accept.setDisable(chosen.isEmpty());
+    }
+
+    /** Shows one of the files that wait. */
+    private void inspect(Arrival arrival) {
+        if (arrival == null || waiting == null) {
+            return;
+        }
+        name.setText(Strings.say("intake.title", arrival.source().name()));
+        boolean isTrack = arrival.role().isTrack();
+        List.of(facts, parts, foreign).forEach(node -> showIf(node, isTrack));
+        showIf(look, arrival.role() == Arrival.Role.RETURNED);
+        problems.setText(arrival.problem());
+        choices.show(waiting, arrival);
+        if (isTrack) {
+            inspectDocument(arrival);
+        }
+    }
+
+    private void inspectDocument(Arrival arrival) {
+        BilingualDocument document = arrival.document();
+        Counts counts = arrival.counts().orElseThrow();
         facts.getChildren().clear();
         fact(0, "intake.format", document.format());
         fact(0, "intake.encoding", document.encoding());
@@ -76,7 +133,6 @@ final class IntakePanel extends VBox {
                         || document.parts().stream()
                                 .anyMatch(part -> !part.notes().isEmpty()));
         parts.setText(document.parts().stream().map(IntakePanel::part).collect(Collectors.joining("\n")));
-        choices.show(intake);
         problems.setText(problems(document));
         foreign.show(document.foreign());
     }
@@ -97,7 +153,9 @@ final class IntakePanel extends VBox {
     }
 
     private void accept() {
-        choices.chosen().ifPresent(session::acceptIntake);
+        List<Arrival> accepted =
+                waiting.arrivals().stream().filter(chosen::contains).toList();
+        choices.chosen().ifPresent(options -> session.acceptIntake(accepted, options));
     }
 
     private static String problems(BilingualDocument document) {

@@ -1,5 +1,6 @@
 package org.swaplane.desktop.exchange;
 
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import javafx.scene.Node;
@@ -60,8 +61,7 @@ public final class ExchangeView implements View {
         VBox back = card(
                 Parts.heading("exchange.back"),
                 Parts.quiet(Strings.say("exchange.back.hint")),
-                Parts.row(Parts.button("choose-returned", "exchange.choose", () -> picker.chooseFiles()
-                        .forEach(session::receive))));
+                Parts.row(Parts.button("choose-returned", "exchange.choose", () -> receive(picker.chooseFiles()))));
         HBox both = Parts.row(out, back);
         HBox.setHgrow(out, Priority.ALWAYS);
         HBox.setHgrow(back, Priority.ALWAYS);
@@ -90,6 +90,12 @@ public final class ExchangeView implements View {
         }
         session.sendOut(person.getText().strip(), purpose.getValue(), form.getValue());
         person.clear();
+    }
+
+    private void receive(List<Path> files) {
+        if (!files.isEmpty()) {
+            session.receive(files);
+        }
     }
 
     private void showReturned() {

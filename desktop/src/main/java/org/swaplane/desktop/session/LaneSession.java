@@ -23,10 +23,10 @@ import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
 import org.swaplane.extension.ExtensionRules;
-import org.swaplane.format.BilingualFile;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.Source;
-import org.swaplane.format.table.DocxReviewCopy;
+import org.swaplane.intake.Arrival;
+import org.swaplane.intake.Arrivals;
 import org.swaplane.lane.BringBack;
 import org.swaplane.lane.Delivery;
 import org.swaplane.lane.Lane;
@@ -60,10 +60,15 @@ public final class LaneSession {
     private long gateRevision = -1;
     private boolean open = true;
 
-    /** A file that was read and waits to be accepted. */
-    public record Intake(Source source, FileOptions options, BilingualFile file, Counts counts) {
-        public BilingualDocument document() {
-            return file.document();
+    /** Files that were read in one way and wait to be accepted. */
+    public record Intake(List<Arrival> arrivals, FileOptions options) {
+        public Intake {
+            arrivals = List.copyOf(arrivals);
+        }
+
+        private Intake read(Lane lane, FileOptions other, Progress progress) throws IOException {
+            List<Source> sources = arrivals.stream().map(Arrival::source).toList();
+            return new Intake(new Arrivals(lane, other).readSources(sources, progress), other);
         }
     }
 
@@ -195,55 +200,75 @@ public final class LaneSession {
         return index < words.length ? words[index] : 0;
     }
 
-    /** Tells by content what a file is: a copy that came back, or a new client file. */
-    public void receive(Path path) {
-        Source source = Source.of(path);
+    /** Tells by content what files, folders and zips are, and shows what arrived. */
+    public void receive(List<Path> paths) {
         background.run(
-                Strings.say("task.read", source.name()),
-                progress -> DocxReviewCopy.isOurs(source)
-                        ? new BringBack(lane).read(source)
-                        : readBilingual(source, progress),
-                what -> {
+                Strings.say("task.read", paths.get(0).getFileName().toString()),
+                progress -> new Arrivals(lane, lastLanguages()).read(paths, progress),
+                arrived -> {
                     dismissMessage();
-                    if (what instanceof Intake read) {
-                        intake.set(read);
-                        view.set(ViewId.BOARD);
-                    } else if (what instanceof BringBack.Recognised recognised) {
-                        returned.set(recognised);
-                        view.set(ViewId.EXCHANGE);
+                    show(arrived);
+                });
+    }
+
+    /** A single copy that came back leads on to it at once. */
+    private void show(List<Arrival> arrived) {
+        if (arrived.size() == 1 && arrived.get(0).returned().isPresent()) {
+            bringBack(arrived.get(0));
+        } else if (arrived.size() == 1 && arrived.get(0).role() == Arrival.Role.UNREADABLE) {
+            say(Message.Tone.FAILED, arrived.get(0).problem());
+        } else {
+            intake.set(arrived.isEmpty() ? null : new Intake(arrived, lastLanguages()));
+            view.set(ViewId.BOARD);
+        }
+    }
+
+    /** Shows what a returned copy says. */
+    public void bringBack(Arrival copy) {
+        returned.set(copy.returned().orElseThrow());
+        view.set(ViewId.EXCHANGE);
+    }
+
+    /** Reads the files that wait again, in another way. */
+    public void readIntakeAgain(FileOptions options) {
+        Intake waiting = intake.get();
+        background.run(
+                Strings.say("task.read", waiting.arrivals().get(0).source().name()),
+                progress -> waiting.read(lane, options, progress),
+                intake::set);
+    }
+
+    /** Takes these files in; one that cannot be taken is said, and the others are. */
+    public void acceptIntake(List<Arrival> accepted, FileOptions options) {
+        intake.set(null);
+        background.run(
+                Strings.say("task.take-in", accepted.get(0).source().name()),
+                progress -> takeIn(accepted, options, progress),
+                refused -> {
+                    if (!lane.tracks().isEmpty()) {
+                        choose(lane.tracks().get(lane.tracks().size() - 1));
+                    }
+                    if (!refused.isEmpty()) {
+                        say(Message.Tone.FAILED, String.join("\n", refused));
                     }
                 });
     }
 
-    /** A file that went out from here and came back, or a new one. */
-    private Object readBilingual(Source source, Progress progress) throws IOException {
-        Intake intake = readIntake(source, lastLanguages(), progress);
-        Optional<BringBack.Recognised> back = new BringBack(lane).recognise(source, intake.document(), progress);
-        return back.isPresent() ? back.get() : intake;
-    }
-
-    private Intake readIntake(Source source, FileOptions options, Progress progress) throws IOException {
-        BilingualFile file = lane.formats().open(source, options.with(lane.rules()), progress);
-        return new Intake(source, options, file, Counts.of(file.document().segments()));
-    }
-
-    /** Reads the file that waits again, in another way. */
-    public void readIntakeAgain(FileOptions options) {
-        Source source = intake.get().source();
-        background.run(
-                Strings.say("task.read", source.name()),
-                progress -> readIntake(source, options, progress),
-                intake::set);
-    }
-
-    /** Takes the file in with what was chosen for it. */
-    public void acceptIntake(FileOptions options) {
-        Intake accepted = intake.get();
-        intake.set(null);
-        background.run(
-                Strings.say("task.take-in", accepted.source().name()),
-                progress -> lane.takeIn(accepted.source(), options, progress),
-                this::choose);
+    private List<String> takeIn(List<Arrival> accepted, FileOptions options, Progress progress) throws IOException {
+        List<String> refused = new ArrayList<>();
+        for (Arrival arrival : accepted) {
+            progress.checkCancelled();
+            try {
+                if (arrival.role().isTrack()) {
+                    lane.takeIn(arrival.source(), options, progress);
+                } else {
+                    lane.keepReference(arrival.source());
+                }
+            } catch (CannotProceedException e) {
+                refused.add(e.getMessage());
+            }
+        }
+        return refused;
     }
 
     /** Sets what foreign attributes mean in this lane, and reads everything anew by it. */
@@ -254,7 +279,7 @@ public final class LaneSession {
                 progress -> {
                     lane.setRules(rules, progress);
                     return Optional.ofNullable(
-                            waiting == null ? null : readIntake(waiting.source(), waiting.options(), progress));
+                            waiting == null ? null : waiting.read(lane, waiting.options(), progress));
                 },
                 read -> {
                     read.ifPresent(intake::set);

@@ -1,5 +1,6 @@
 package org.swaplane.desktop.shell;
 
+import java.io.File;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Locale;
@@ -108,7 +109,8 @@ public final class Shell extends StackPane {
     }
 
     private void dropped(DragEvent event) {
-        event.getDragboard().getFiles().forEach(file -> session.receive(file.toPath()));
+        session.receive(
+                event.getDragboard().getFiles().stream().map(File::toPath).toList());
         event.setDropCompleted(true);
         event.consume();
     }

@@ -1,0 +1,52 @@
+package org.swaplane.intake;
+
+import java.util.Optional;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Counts;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.Source;
+import org.swaplane.lane.BringBack;
+
+/**
+ * One file that arrived.
+ *
+ * @param file as it was read, for a role that can be taken in
+ * @param repetitions segments whose source occurred before in what arrived
+ * @param returned what came back, for a returned copy
+ * @param problem why it cannot be read; empty when it can
+ */
+public record Arrival(
+        Source source,
+        Role role,
+        Optional<BilingualFile> file,
+        Optional<Counts> counts,
+        int repetitions,
+        Optional<BringBack.Recognised> returned,
+        String problem) {
+
+    /** What a file is for. */
+    public enum Role {
+        DOCUMENT,
+        BILINGUAL,
+        MEMORY,
+        RETURNED,
+        PICTURE,
+        REFERENCE,
+        UNREADABLE;
+
+        /** Whether it becomes a track of the lane. */
+        public boolean isTrack() {
+            return this == DOCUMENT || this == BILINGUAL || this == MEMORY;
+        }
+    }
+
+    /** A file that is kept, or not, without being read. */
+    static Arrival unread(Source source, Role role, String problem) {
+        return new Arrival(source, role, Optional.empty(), Optional.empty(), 0, Optional.empty(), problem);
+    }
+
+    /** The document of a file that was read. */
+    public BilingualDocument document() {
+        return file.orElseThrow().document();
+    }
+}

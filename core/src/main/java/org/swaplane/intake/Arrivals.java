@@ -1,0 +1,145 @@
+package org.swaplane.intake;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Counts;
+import org.swaplane.document.Fingerprint;
+import org.swaplane.document.Segment;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.DocumentFile;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.SafeZip;
+import org.swaplane.format.Source;
+import org.swaplane.format.table.DocxReviewCopy;
+import org.swaplane.intake.Arrival.Role;
+import org.swaplane.lane.BringBack;
+import org.swaplane.lane.Lane;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/** Reads whatever was dropped on a lane. What cannot be read is listed with the reason, and the rest goes on. */
+public final class Arrivals {
+    private static final Set<String> PICTURES =
+            Set.of("png", "jpg", "jpeg", "gif", "svg", "webp", "tif", "tiff", "bmp");
+    private static final Set<String> REFERENCES =
+            Set.of("pdf", "doc", "xls", "ppt", "rtf", "odt", "ods", "odp", "csv", "tsv", "tbx", "md", "eml", "msg");
+
+    private final Lane lane;
+    private final FileOptions options;
+    private final Set<String> fingerprints = new HashSet<>();
+
+    /** {@code options} are for documents, which do not say their languages, and for bilingual files that name no target. */
+    public Arrivals(Lane lane, FileOptions options) {
+        this.lane = lane;
+        this.options = options;
+    }
+
+    /** Everything in these files, folders and zips. */
+    public List<Arrival> read(List<Path> paths, Progress progress) throws IOException {
+        List<Source> sources = new ArrayList<>();
+        for (Path path : paths) {
+            collect(path, sources);
+        }
+        return readSources(sources, progress);
+    }
+
+    /** The same for files that were found before, to read them in another way. */
+    public List<Arrival> readSources(List<Source> sources, Progress progress) throws IOException {
+        List<Arrival> arrivals = new ArrayList<>();
+        for (Source source : sources) {
+            progress.checkCancelled();
+            progress.at(arrivals.size(), sources.size());
+            arrivals.add(read(source, progress));
+        }
+        return arrivals;
+    }
+
+    private static void collect(Path path, List<Source> sources) throws IOException {
+        if (Files.isDirectory(path)) {
+            try (Stream<Path> inside = Files.walk(path)) {
+                for (Path file : inside.filter(Files::isRegularFile).sorted().toList()) {
+                    collectFile(file, sources);
+                }
+            }
+        } else {
+            collectFile(path, sources);
+        }
+    }
+
+    /** Hidden files are left by file managers and nobody sends them on purpose. */
+    private static void collectFile(Path file, List<Source> sources) throws IOException {
+        String name = file.getFileName().toString();
+        if (name.toLowerCase(Locale.ROOT).endsWith(".zip")) {
+            Map<String, byte[]> entries =
+                    SafeZip.read(Source.of(file), entry -> !entry.endsWith("/") && !isHidden(entry));
+            entries.forEach((entry, bytes) -> sources.add(Source.of(lastName(entry), bytes)));
+        } else if (!isHidden(name)) {
+            sources.add(Source.of(file));
+        }
+    }
+
+    private static boolean isHidden(String entry) {
+        return lastName(entry).startsWith(".") || entry.startsWith("__MACOSX/");
+    }
+
+    private static String lastName(String entry) {
+        return entry.substring(entry.replace('\\', '/').lastIndexOf('/') + 1);
+    }
+
+    private Arrival read(Source source, Progress progress) {
+        String name = source.name().toLowerCase(Locale.ROOT);
+        String extension = name.substring(name.lastIndexOf('.') + 1);
+        if (PICTURES.contains(extension)) {
+            return Arrival.unread(source, Role.PICTURE, "");
+        }
+        try {
+            if (DocxReviewCopy.isOurs(source)) {
+                return returned(new BringBack(lane).read(source));
+            }
+            BilingualFile file = lane.formats().open(source, options.with(lane.rules()), progress);
+            Optional<BringBack.Recognised> back = new BringBack(lane).recognise(source, file.document(), progress);
+            return back.isPresent() ? returned(back.get()) : taken(source, file);
+        } catch (CannotProceedException | IOException e) {
+            return REFERENCES.contains(extension)
+                    ? Arrival.unread(source, Role.REFERENCE, "")
+                    : Arrival.unread(source, Role.UNREADABLE, String.valueOf(e.getMessage()));
+        }
+    }
+
+    private static Arrival returned(BringBack.Recognised copy) {
+        return new Arrival(copy.copy(), Role.RETURNED, Optional.empty(), Optional.empty(), 0, Optional.of(copy), "");
+    }
+
+    private Arrival taken(Source source, BilingualFile file) {
+        BilingualDocument document = file.document();
+        Role role = file instanceof DocumentFile
+                ? Role.DOCUMENT
+                : document.format().equals("tmx") ? Role.MEMORY : Role.BILINGUAL;
+        return new Arrival(
+                source,
+                role,
+                Optional.of(file),
+                Optional.of(Counts.of(document.segments())),
+                repetitions(document.segments()),
+                Optional.empty(),
+                "");
+    }
+
+    private int repetitions(List<Segment> segments) {
+        int repetitions = 0;
+        for (Segment segment : segments) {
+            repetitions += fingerprints.add(Fingerprint.of(segment.source())) ? 0 : 1;
+        }
+        return repetitions;
+    }
+}

@@ -1,0 +1,122 @@
+package org.swaplane.intake;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.demo.DemoLane;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.Source;
+import org.swaplane.intake.Arrival.Role;
+import org.swaplane.lane.Lane;
+import org.swaplane.segmentation.SegmentationRules;
+import org.swaplane.task.Progress;
+
+class ArrivalsTest {
+    @TempDir
+    private Path folder;
+
+    private Lane lane;
+
+    @BeforeEach
+    void create() throws IOException {
+        lane = DemoLane.createWithReturnedCopy(folder.resolve("lane"), Clock.systemUTC());
+    }
+
+    @AfterEach
+    void close() {
+        lane.close();
+    }
+
+    private Path zip(Map<String, byte[]> entries) throws IOException {
+        Path file = folder.resolve("from the client.zip");
+        try (OutputStream out = Files.newOutputStream(file);
+                ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (Map.Entry<String, byte[]> entry : new TreeMap<>(entries).entrySet()) {
+                zip.putNextEntry(new ZipEntry(entry.getKey()));
+                zip.write(entry.getValue());
+                zip.closeEntry();
+            }
+        }
+        return file;
+    }
+
+    private static byte[] text(String text) {
+        return text.getBytes(StandardCharsets.UTF_8);
+    }
+
+    private List<Arrival> read(FileOptions options, Path... paths) throws IOException {
+        return new Arrivals(lane, options).read(List.of(paths), Progress.NONE);
+    }
+
+    @Test
+    void everythingInAZipIsToldApartAndWhatCannotBeReadIsSaid() throws IOException {
+        Path returned = folder.resolve("lane").resolve("returned").resolve("scan final (2).docx");
+        Path zip = zip(Map.of(
+                "a/page.html", text("<p>One. Two.</p>"),
+                "b.json", text("{\"a\": \"One.\", \"b\": \"One.\"}"),
+                "c.json", text("{"),
+                "d.tmx", text("<tmx version='1.4'><header srclang='en'/><body/></tmx>"),
+                "e.png", text("x"),
+                "f.pdf", text("%PDF"),
+                "g.docx", Files.readAllBytes(returned),
+                "../../h.properties", text("k=Up\n"),
+                "__MACOSX/._page.html", text("x"),
+                ".DS_Store", text("x")));
+
+        List<Arrival> arrivals = read(FileOptions.ofLanguages("en", "de"), zip);
+
+        assertThat(arrivals)
+                .extracting(each -> each.source().name(), Arrival::role)
+                .containsExactlyInAnyOrder(
+                        tuple("h.properties", Role.DOCUMENT),
+                        tuple("page.html", Role.DOCUMENT),
+                        tuple("b.json", Role.DOCUMENT),
+                        tuple("c.json", Role.UNREADABLE),
+                        tuple("d.tmx", Role.MEMORY),
+                        tuple("e.png", Role.PICTURE),
+                        tuple("f.pdf", Role.REFERENCE),
+                        tuple("g.docx", Role.RETURNED));
+        assertThat(arrivals).filteredOn(each -> each.role() == Role.UNREADABLE).allMatch(each -> each.problem()
+                .startsWith("c.json:1:"));
+        assertThat(arrivals)
+                .filteredOn(each -> each.source().name().equals("b.json"))
+                .extracting(Arrival::repetitions)
+                .containsExactly(2);
+    }
+
+    @Test
+    void aFolderIsReadAsDeepAsItGoesAndAgainInAnotherWay() throws IOException {
+        Path inbox = Files.createDirectories(folder.resolve("inbox").resolve("deep"));
+        Files.write(inbox.resolve("page.html"), text("<p>One. Two.</p>"));
+        List<Arrival> sentences = read(FileOptions.ofLanguages("en", "de"), folder.resolve("inbox"));
+        FileOptions whole = FileOptions.ofLanguages("en", "de").with(SegmentationRules.BY_PARAGRAPH);
+
+        List<Arrival> paragraphs = new Arrivals(lane, whole)
+                .readSources(sentences.stream().map(Arrival::source).toList(), Progress.NONE);
+
+        assertThat(sentences.get(0).document().segments()).hasSize(2);
+        assertThat(paragraphs.get(0).document().segments()).hasSize(1);
+    }
+
+    @Test
+    void aReferenceIsKeptUnderItsNameAndNeverOutsideTheLane() throws IOException {
+        Path kept = lane.keepReference(Source.of("../style guide.pdf", text("%PDF")));
+
+        assertThat(kept).hasParent(folder.resolve("lane").resolve("reference")).hasFileName("style guide.pdf");
+    }
+}
