@@ -1,0 +1,79 @@
+package org.swaplane.format.po;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.swaplane.content.Content;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Segment;
+import org.swaplane.document.State;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.CharacterEscapes;
+import org.swaplane.format.EncodedText;
+import org.swaplane.format.SegmentEdit;
+import org.swaplane.format.Splice;
+import org.swaplane.format.SplicedCopy;
+import org.swaplane.task.Progress;
+
+/** A catalogue that was read: its document, and where each translation stands. */
+final class PoFile implements BilingualFile {
+    private final EncodedText text;
+    private final BilingualDocument document;
+    private final List<Place> places;
+    private final String lineEnd;
+
+    /** The line with the flag that a translation is only a guess; nowhere when {@code end} is 0. */
+    record Fuzzy(int start, int end) {
+        static final Fuzzy NONE = new Fuzzy(0, 0);
+
+        boolean isThere() {
+            return end > 0;
+        }
+    }
+
+    /** Where the quoted strings of a translation stand. */
+    record Place(int start, int end, Fuzzy fuzzy) {}
+
+    /** Places are in the order of the document's segments. */
+    PoFile(EncodedText text, BilingualDocument document, List<Place> places, String lineEnd) {
+        this.text = text;
+        this.document = document;
+        this.places = List.copyOf(places);
+        this.lineEnd = lineEnd;
+    }
+
+    @Override
+    public BilingualDocument document() {
+        return document;
+    }
+
+    /** A catalogue knows translations and guesses only. */
+    @Override
+    public State kept(State state, Content target) {
+        return target.isEmpty() || state == State.INITIAL ? State.INITIAL : State.TRANSLATED;
+    }
+
+    @Override
+    public void write(List<SegmentEdit> edits, OutputStream out, Progress progress) throws IOException {
+        List<Splice> splices = new ArrayList<>();
+        Map<Fuzzy, String> settled = new LinkedHashMap<>();
+        for (SegmentEdit edit : edits) {
+            Segment segment = document.segments().get(edit.segment());
+            Place place = places.get(edit.segment());
+            if (!edit.target().equals(segment.target())) {
+                String written = PoString.written(edit.target(), lineEnd);
+                splices.add(new Splice(place.start(), place.end(), segment.key(), raw -> written));
+            }
+            if (place.fuzzy().isThere() && edit.state() != State.INITIAL) {
+                settled.put(place.fuzzy(), segment.key());
+            }
+        }
+        // All forms of a message share the flag; it goes with the first that is settled.
+        settled.forEach((fuzzy, key) ->
+                splices.add(new Splice(fuzzy.start(), fuzzy.end(), key, raw -> raw.replaceFirst(",\\s*fuzzy\\b", ""))));
+        SplicedCopy.write(text, splices, CharacterEscapes.NONE, out, progress);
+    }
+}
