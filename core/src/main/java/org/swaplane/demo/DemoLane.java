@@ -6,6 +6,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
 import org.swaplane.lane.Lane;
@@ -18,13 +20,20 @@ import org.swaplane.task.Progress;
 public final class DemoLane {
     public static final String FILE = "passenger-info.xlf";
 
+    /** The client's documents in one language. */
+    private static final List<String> DOCUMENTS =
+            List.of("leaflet.docx", "timetable.html", "app.json", "messages.properties");
+
     private DemoLane() {}
 
-    /** A lane that holds the client's file and nothing else yet. */
+    /** A lane that holds the client's files, taken in and nothing else yet. */
     public static Lane create(Path folder, Clock clock) throws IOException {
         Lane lane = Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), clock);
         lane.set("person", "Mara Lind");
         lane.takeIn(Source.of(FILE, file()), Progress.NONE);
+        for (String document : DOCUMENTS) {
+            lane.takeIn(Source.of(document, bytes(document)), FileOptions.ofLanguages("en-GB", "de-DE"), Progress.NONE);
+        }
         return lane;
     }
 
@@ -42,9 +51,13 @@ public final class DemoLane {
         return Lane.open(folder, FormatRegistry.ofInstalled(), clock, Progress.NONE);
     }
 
-    /** The client's file. */
+    /** The client's bilingual file. */
     public static byte[] file() throws IOException {
-        try (InputStream in = DemoLane.class.getResourceAsStream(FILE)) {
+        return bytes(FILE);
+    }
+
+    private static byte[] bytes(String name) throws IOException {
+        try (InputStream in = DemoLane.class.getResourceAsStream(name)) {
             return in.readAllBytes();
         }
     }
