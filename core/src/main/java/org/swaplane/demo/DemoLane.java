@@ -56,6 +56,15 @@ public final class DemoLane {
         return bytes(FILE);
     }
 
+    /** Puts the client's documents into a folder, which is made where it is missing. */
+    public static Path writeDocuments(Path folder) throws IOException {
+        Files.createDirectories(folder);
+        for (String document : DOCUMENTS) {
+            Files.write(folder.resolve(document), bytes(document));
+        }
+        return folder;
+    }
+
     private static byte[] bytes(String name) throws IOException {
         try (InputStream in = DemoLane.class.getResourceAsStream(name)) {
             return in.readAllBytes();

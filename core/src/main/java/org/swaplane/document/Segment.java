@@ -60,6 +60,16 @@ public record Segment(
         return other == lock ? this : new Segment(key, part, unit, source, target, state, nativeState, other, about);
     }
 
+    /** The same with another target and state. */
+    public Segment with(Content otherTarget, State otherState) {
+        return new Segment(key, part, unit, source, otherTarget, otherState, nativeState, lock, about);
+    }
+
+    /** The same known by other ids. */
+    public Segment knownAs(String otherKey, String otherUnit) {
+        return new Segment(otherKey, part, otherUnit, source, target, state, nativeState, lock, about);
+    }
+
     /** The same in another part of a document. */
     public Segment inPart(int other) {
         return other == part ? this : new Segment(key, other, unit, source, target, state, nativeState, lock, about);

@@ -80,10 +80,12 @@ public final class BringBack {
         trips.sort(Comparator.comparing(trip -> trip.back().isPresent()));
         for (Trip trip : trips) {
             Track track = lane.track(trip.track());
-            boolean sameFormat = document.format().equals(track.document().format());
-            if (sameFormat && !DocxReviewCopy.isOurs(lane.trips().sentCopy(trip))) {
-                BilingualDocument sent =
-                        lane.open(track, lane.trips().sentCopy(trip), progress).document();
+            Source copySent = lane.trips().sentCopy(trip);
+            if (DocxReviewCopy.isOurs(copySent)) {
+                continue;
+            }
+            BilingualDocument sent = lane.open(track, copySent, progress).document();
+            if (sent.format().equals(document.format()) && sent.segments().size() == track.size()) {
                 ReturnedBilingual back = new ReturnedBilingual(document, trip.code(), sentRows(sent, track));
                 if (back.recognised() >= MOST_OF_IT) {
                     return Optional.of(new Recognised(copy, trip, track, back.read()));
@@ -96,8 +98,10 @@ public final class BringBack {
     private static List<SentRow> sentRows(BilingualDocument sent, Track track) {
         List<SentRow> rows = new ArrayList<>();
         for (int i = 0; i < track.size(); i++) {
-            Segment segment = track.segment(i);
-            String target = TagNotation.write(sent.segments().get(i).target(), segment.source());
+            Segment there = sent.segments().get(i);
+            // A document has other ids than the XLIFF file that was made of it, and the same order.
+            Segment segment = track.segment(i).knownAs(there.key(), there.unit());
+            String target = TagNotation.write(there.target(), there.source());
             rows.add(new SentRow(i + 1, i, segment, target, track.target(i)));
         }
         return rows;

@@ -9,6 +9,7 @@ import org.swaplane.format.Source;
 import org.swaplane.format.table.CopyIdentity;
 import org.swaplane.format.table.DocxReviewCopy;
 import org.swaplane.format.table.ReviewCopy;
+import org.swaplane.format.xliff2.NewXliff2;
 import org.swaplane.task.Progress;
 
 /** Makes a copy of a track for a person and remembers that it went out. */
@@ -35,15 +36,21 @@ public final class SendOut {
         Path file =
                 switch (form) {
                     case REVIEW_COPY -> writeReviewCopy(track, code, purpose, lane.free("sent", name + ".docx"));
-                    case BILINGUAL_FILE -> {
-                        String extension =
-                                track.name().substring(stem(track.name()).length());
-                        Path path = lane.free("sent", name + extension);
-                        NewFile.write(path, false, out -> track.write(out, progress));
-                        yield path;
-                    }
+                    case BILINGUAL_FILE -> writeBilingual(track, name, progress);
                 };
         return new Sent(lane.trips().sent(code, track, person, purpose, Source.of(file)), file);
+    }
+
+    /** A bilingual file goes as it stands now; of a document, an XLIFF file is made that is named after it. */
+    private Path writeBilingual(Track track, String name, Progress progress) throws IOException {
+        String extension = track.name().substring(stem(track.name()).length());
+        Path file = lane.free("sent", track.isDocument() ? name + extension + ".xlf" : name + extension);
+        if (track.isDocument()) {
+            NewFile.write(file, false, out -> NewXliff2.write(track.current(), out));
+        } else {
+            NewFile.write(file, false, out -> track.write(out, progress));
+        }
+        return file;
     }
 
     private Path writeReviewCopy(Track track, String code, Purpose purpose, Path file) throws IOException {

@@ -265,6 +265,22 @@ public final class Track {
         return file.kept(state(index), target(index));
     }
 
+    /** The document with everything as it stands now. */
+    public BilingualDocument current() {
+        BilingualDocument original = document();
+        List<Segment> segments = new ArrayList<>(size());
+        for (int i = 0; i < size(); i++) {
+            segments.add(segment(i).with(target(i), state(i)));
+        }
+        return new BilingualDocument(
+                original.format(),
+                original.encoding(),
+                original.parts(),
+                segments,
+                original.problems(),
+                original.foreign());
+    }
+
     /** Whether this is a client document in one language, and not a bilingual file. */
     public boolean isDocument() {
         return file instanceof DocumentFile;

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -101,5 +102,26 @@ class DocumentTrackTest {
 
         assertThat(reopened().size()).isEqualTo(3);
         assertThat(lane.tracks().get(0).document().sourceLanguage()).isEqualTo("en");
+    }
+
+    @Test
+    void itGoesToAnotherToolAsXliffAndItsTargetsComeBack() throws IOException {
+        Track track = takeIn(SegmentationRules.shipped());
+        Path sent = new SendOut(lane)
+                .send(track, "Harbour tool", Purpose.TRANSLATION, SendOut.Form.BILINGUAL_FILE, Progress.NONE)
+                .file();
+        Path answer = Files.writeString(
+                folder.resolve("back.xlf"),
+                Files.readString(sent).replace("<source>Stay</source>", "<source>Stay</source><target>Bleib</target>"));
+        Source copy = Source.of(answer);
+
+        BringBack.Recognised back = new BringBack(lane)
+                .recognise(copy, lane.formats().open(copy, Progress.NONE).document(), Progress.NONE)
+                .orElseThrow();
+        new BringBack(lane).take(back, Set.of(4));
+
+        assertThat(sent).hasFileName("page_translation.html.xlf");
+        assertThat(back.reading().problems()).isEmpty();
+        assertThat(track.target(3)).isEqualTo(Content.of("Bleib"));
     }
 }

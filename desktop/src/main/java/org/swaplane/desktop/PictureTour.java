@@ -43,6 +43,7 @@ public final class PictureTour extends Application {
         folder = Files.createTempDirectory("swaplane-pictures");
         Files.createDirectories(pictures);
         session = new LaneSession(DemoLane.createWithReturnedCopy(folder, DAY));
+        DemoLane.writeDocuments(folder.resolve("inbox"));
         scene = Window.scene(session, List::of);
         stage.setScene(scene);
         stage.show();
@@ -58,7 +59,13 @@ public final class PictureTour extends Application {
                     session.runDryRun();
                 },
                 "dry-run");
-        step(() -> show(ViewId.EXCHANGE), "exchange");
+        step(() -> session.receive(List.of(folder.resolve("inbox"))), "intake");
+        step(
+                () -> {
+                    session.leaveIntake();
+                    show(ViewId.EXCHANGE);
+                },
+                "exchange");
         step(() -> session.receive(List.of(folder.resolve("returned").resolve("scan final (2).docx"))), "bring-back");
         step(
                 () -> {

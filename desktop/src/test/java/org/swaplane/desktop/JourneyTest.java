@@ -34,6 +34,7 @@ import org.swaplane.document.State;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.Track;
+import org.swaplane.proof.Proof;
 import org.testfx.api.FxToolkit;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
@@ -267,6 +268,38 @@ class JourneyTest extends ApplicationTest {
         }
         assertThat(session.lane().tracks()).isEmpty();
         assertThat(session.intakeProperty().get()).isNull();
+    }
+
+    @Test
+    void aFolderOfDocumentsIsLookedAtCutAndTakenInAtOnce() throws Exception {
+        Path inbox = DemoLane.writeDocuments(folder.resolve("inbox"));
+        Files.writeString(inbox.resolve("cut off.json"), "{");
+        picked.clear();
+        picked.add(inbox);
+
+        press("choose-files");
+        waitUntil(() -> session.intakeProperty().get() != null);
+        press("accept-intake");
+        assertThat(session.messageProperty().get().text()).contains("languages");
+        interact(
+                () -> lookup("#intake-source-language").queryAs(TextField.class).setText("en-GB"));
+        interact(
+                () -> lookup("#intake-target-language").queryAs(TextField.class).setText("de-DE"));
+        interact(() -> lookup("#intake-cut").queryComboBox().getSelectionModel().select(1));
+        waitUntil(this::idle);
+        press("accept-intake");
+        waitUntil(() -> session.lane().tracks().size() == 4 && track() != null && idle());
+
+        assertThat(session.lane().tracks()).extracting(Track::isDocument).containsOnly(true);
+        interact(
+                () -> lookup("#strip-track").queryComboBox().getSelectionModel().select(0));
+        assertThat(track().document().targetLanguage()).isEqualTo("de-DE");
+        assertThat(track().document().segments())
+                .noneMatch(segment -> segment.key().contains("/"));
+        interact(() -> session.viewProperty().set(ViewId.DRY_RUN));
+        press("run-dry-run");
+        waitUntil(() -> session.dryRunProperty().get() != null);
+        assertThat(session.dryRunProperty().get().verdict()).isEqualTo(Proof.Verdict.PASS);
     }
 
     @Test

@@ -1,9 +1,11 @@
 package org.swaplane.desktop.shell;
 
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
+import javafx.util.StringConverter;
 import org.swaplane.desktop.session.Background;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Parts;
@@ -17,14 +19,34 @@ final class Strip extends HBox {
     private final Label languages = Parts.styled(new Label(), "quiet");
     private final Label words = Parts.styled(new Label(), "quiet");
     private final ProgressBar reviewed = new ProgressBar(0);
+    private final ComboBox<Track> track = new ComboBox<>();
     private final LaneSession session;
+    private boolean showing;
+
+    /** A track in the list is known by the name of its file. */
+    private static final class TrackName extends StringConverter<Track> {
+        @Override
+        public String toString(Track track) {
+            return track == null ? "" : track.name();
+        }
+
+        @Override
+        public Track fromString(String name) {
+            return null;
+        }
+    }
 
     Strip(LaneSession session, AppCommand palette, AppCommand dark) {
         this.session = session;
         getStyleClass().add("strip");
         reviewed.setPrefWidth(120);
         reviewed.setId("reviewed-progress");
-        getChildren().addAll(lane, languages, reviewed, words, Parts.spacer(), task(session.background()));
+        track.setId("strip-track");
+        track.setAccessibleText(Strings.say("strip.track"));
+        track.setFocusTraversable(false);
+        track.setConverter(new TrackName());
+        track.setOnAction(event -> chooseTrack());
+        getChildren().addAll(lane, track, languages, reviewed, words, Parts.spacer(), task(session.background()));
         Button search = Parts.withKey(Parts.button("open-palette", "strip.palette", palette::run), palette.keyWords());
         search.setText(search.getText() + "   " + palette.keyWords());
         Button light = Parts.withKey(Parts.button("toggle-dark", "strip.dark", dark::run), dark.keyWords());
@@ -44,7 +66,24 @@ final class Strip extends HBox {
         return task;
     }
 
-    void show(Track track) {
+    private void chooseTrack() {
+        Track chosen = track.getValue();
+        if (!showing && chosen != null && chosen != session.track()) {
+            session.choose(chosen);
+        }
+    }
+
+    void show(Track chosen) {
+        showing = true;
+        track.getItems().setAll(session.lane().tracks());
+        track.setValue(chosen);
+        showing = false;
+        track.setVisible(track.getItems().size() > 1);
+        track.setManaged(track.isVisible());
+        showProgress(chosen);
+    }
+
+    private void showProgress(Track track) {
         boolean there = track != null;
         reviewed.setVisible(there);
         if (!there) {
