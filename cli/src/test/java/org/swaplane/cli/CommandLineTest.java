@@ -198,6 +198,25 @@ class CommandLineTest {
     }
 
     @Test
+    void aDocumentGoesThroughXliffAndComesOutInTheTargetLanguage() throws IOException {
+        Path page = Files.writeString(folder.resolve("page.html"), "<html lang='en'><p>Stay. Go!</p></html>");
+        Path xliff = folder.resolve("page.html.xlf");
+        assertThat(run("convert", page, "-o", xliff, "--source", "en", "--target", "de"))
+                .isZero();
+        Files.writeString(
+                xliff,
+                Files.readString(xliff).replace("<source>Go!</source>", "<source>Go!</source><target>Los!</target>"));
+
+        assertThat(run("merge", page, xliff, "-o", folder.resolve("page_de.html")))
+                .isZero();
+
+        assertThat(folder.resolve("page_de.html")).hasContent("<html lang='de'><p>Stay. Los!</p></html>");
+        Path other = Files.writeString(folder.resolve("other.html"), "<p>Else.</p>");
+        assertThat(run("merge", other, xliff, "-o", folder.resolve("no.html"))).isEqualTo(1);
+        assertThat(printed()).contains("p 1");
+    }
+
+    @Test
     void anUntouchedCopyBringsBackTheSameBytes() {
         Path copy = folder.resolve("review.docx");
         Path result = folder.resolve("result.xlf");

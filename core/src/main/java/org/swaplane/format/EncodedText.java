@@ -10,12 +10,17 @@ import java.io.Writer;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.swaplane.task.CannotProceedException;
 
 /** A text file as characters, each of which can be found again by its offset (UTF-16 units after the byte order mark). */
 public final class EncodedText {
     private static final int HEAD = 8192;
     private static final int SAMPLE = 1 << 16;
+    private static final int LEAST_EVIDENCE = 12;
+    private static final int LEAST_CONFIDENCE = 20;
+    private static final Pattern LATIN =
+            Pattern.compile("ISO-8859-[1-4]|ISO-8859-9|ISO-8859-1[0-6]|windows-125[0247]|IBM.*");
     private static final int LONGEST = 64 << 20;
 
     private final Source source;
@@ -68,18 +73,24 @@ public final class EncodedText {
         }
     }
 
-    /** Only for encodings of other scripts: those of Latin letters cannot be told apart in a short text. */
+    /** Only for encodings of other scripts, and of enough characters: those of Latin letters cannot be told apart in a short text. */
     private static Optional<Charset> detected(Source source) throws IOException {
+        byte[] sample;
         try (InputStream in = source.open()) {
-            CharsetMatch match =
-                    new CharsetDetector().setText(in.readNBytes(SAMPLE)).detect();
-            boolean clear = match != null
-                    && match.getConfidence() >= 40
-                    && !match.getName().startsWith("ISO-8859-1");
-            return clear && Charset.isSupported(match.getName())
-                    ? Optional.of(Charset.forName(match.getName()))
-                    : Optional.empty();
+            sample = in.readNBytes(SAMPLE);
         }
+        int others = 0;
+        for (byte each : sample) {
+            others += each < 0 ? 1 : 0;
+        }
+        CharsetMatch match = new CharsetDetector().setText(sample).detect();
+        boolean clear = others >= LEAST_EVIDENCE
+                && match != null
+                && match.getConfidence() >= LEAST_CONFIDENCE
+                && !LATIN.matcher(match.getName()).matches();
+        return clear && Charset.isSupported(match.getName())
+                ? Optional.of(Charset.forName(match.getName()))
+                : Optional.empty();
     }
 
     /**

@@ -9,7 +9,7 @@ import java.util.regex.Pattern;
 /** Finds where the segments of a text end, by the rules of one language (SRX 2.0, section 3.4.1: the first rule that matches decides). */
 public final class Segmenter {
     /** What stands further back than this has no say about a break; it keeps long texts fast. */
-    private static final int LOOK_BACK = 120;
+    private static final int LOOK_BACK = 48;
 
     private final List<Compiled> rules;
 

@@ -66,6 +66,9 @@ final class OfficeDocument implements DocumentFile {
             progress.at(parts.size(), names.size());
             PartKind kind = PartKind.of(name).orElseThrow();
             format = format.isEmpty() ? kind.format() : format;
+            if (!kind.mayHoldText(entries.get(name))) {
+                continue;
+            }
             TextDocument part = part(source, name, entries.get(name), kind, options);
             parts.add(new TextPart(name, part, segments.size()));
             segments.addAll(part.document().segments());

@@ -1,5 +1,6 @@
 package org.swaplane.format.office;
 
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -31,6 +32,11 @@ enum PartKind {
         return Arrays.stream(values())
                 .filter(kind -> kind.name.matcher(entry).matches())
                 .findFirst();
+    }
+
+    /** A sheet of numbers and shared strings, the usual case and by far the largest part, has no text of its own. */
+    boolean mayHoldText(byte[] part) {
+        return this != SHEET || new String(part, StandardCharsets.UTF_8).contains("inlineStr");
     }
 
     RunVocabulary vocabulary() {

@@ -3,6 +3,8 @@ package org.swaplane.format.office;
 import java.io.StringReader;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Set;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
@@ -30,6 +32,9 @@ final class PartReader {
     private final TextDocument.Builder document;
     private final String name;
     private final XMLStreamReader2 xml;
+    /** A document has few kinds of runs and very many runs. */
+    private final Map<String, String> cleaned = new HashMap<>();
+
     private int number;
     private boolean revised;
     /** How many fields are open whose result has not begun. */
@@ -169,7 +174,7 @@ final class PartReader {
             int at = start();
             if (element.equals("rPr")) {
                 xml.skipElement();
-                properties = RunProperties.cleaned(text.substring(at, end()));
+                properties = cleaned.computeIfAbsent(text.substring(at, end()), RunProperties::cleaned);
             } else if (element.equals("t") && vocabulary.isIn(xml.getNamespaceURI())) {
                 paragraph.text(ElementText.read(xml), properties, start, runEnd);
             } else if (NOISE.contains(element)) {
