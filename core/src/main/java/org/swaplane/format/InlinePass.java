@@ -26,6 +26,11 @@ public abstract class InlinePass {
         this.tags = tags;
     }
 
+    /** What the format makes of a content when all of it has been read. */
+    protected Content finished(Content content) {
+        return content;
+    }
+
     /** An element within the text begins; calls {@link #pair} or {@link #whole}. */
     protected abstract void startElement(String name) throws XMLStreamException;
 
@@ -38,7 +43,7 @@ public abstract class InlinePass {
                 case XMLStreamConstants.START_ELEMENT -> startElement(xml.getLocalName());
                 case XMLStreamConstants.END_ELEMENT -> {
                     if (open.isEmpty()) {
-                        return runs.isEmpty() ? Content.EMPTY : new Content(runs);
+                        return runs.isEmpty() ? Content.EMPTY : finished(new Content(runs));
                     }
                     runs.add(open.pop());
                 }

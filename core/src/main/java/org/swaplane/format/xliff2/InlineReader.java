@@ -1,12 +1,18 @@
 package org.swaplane.format.xliff2;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
+import org.swaplane.content.Content;
+import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.format.InlinePass;
 import org.swaplane.format.RecentText;
 import org.swaplane.format.TagPool;
+import org.swaplane.format.XmlContent;
 
 /**
  * Reads what stands in a {@code source} or {@code target}: {@code pc} and {@code mrk} are pairs around text, {@code sc}/{@code ec} and
@@ -14,6 +20,8 @@ import org.swaplane.format.TagPool;
  * Text that is marked as not to be translated is one tag, so that nobody edits it.
  */
 final class InlineReader extends InlinePass {
+    private static final Pattern NOT_TRANSLATED = Pattern.compile("\\stranslate\\s*=\\s*[\"']no[\"']");
+
     private final Map<String, String> originalData;
 
     /** The unit's original data by id says what a code stands for. */
@@ -63,5 +71,41 @@ final class InlineReader extends InlinePass {
             return shown.isEmpty() ? data : shown;
         }
         return firstOf("equiv", "type");
+    }
+
+    /** What stands between the halves of a mark that is not to be translated is one tag, as an element of that kind is. */
+    @Override
+    protected Content finished(Content content) {
+        List<Run> runs = new ArrayList<>(content.runs());
+        for (int start = 0; start < runs.size(); start++) {
+            if (runs.get(start) instanceof Tag open && isUntranslatedMark(open)) {
+                int end = indexOfEnd(runs, open, start);
+                if (end > start) {
+                    Content inside = new Content(runs.subList(start + 1, end));
+                    String code = XmlContent.written(new Content(runs.subList(start, end + 1)), "\n");
+                    String id = Tag.MARKED + open.id().substring("sm:".length());
+                    runs.subList(start, end + 1).clear();
+                    runs.add(start, new Tag(Tag.Kind.STANDALONE, id, code, inside.plainText()));
+                }
+            }
+        }
+        return new Content(runs);
+    }
+
+    private static boolean isUntranslatedMark(Tag tag) {
+        return tag.kind() == Tag.Kind.OPEN
+                && tag.id().startsWith("sm:")
+                && NOT_TRANSLATED.matcher(tag.code()).find();
+    }
+
+    private static int indexOfEnd(List<Run> runs, Tag open, int start) {
+        for (int i = start + 1; i < runs.size(); i++) {
+            if (runs.get(i) instanceof Tag tag
+                    && tag.kind() == Tag.Kind.CLOSE
+                    && tag.id().equals(open.id())) {
+                return i;
+            }
+        }
+        return -1;
     }
 }

@@ -27,6 +27,7 @@ class Xliff2FidelityTest {
             "<sc id=\"4\"/>deck<ec startRef=\"4\"/>",
             "<mrk id='m1' type=\"term\">berth</mrk>",
             "<sm id='m2' type='comment'/>so<em startRef='m2'/>",
+            "<sm id='m4' translate='no'/>Port &amp; Marram<em startRef='m4'/>",
             "<mrk id='m3' translate=\"no\">Marram</mrk>",
             "<ph id='5' canCopy=\"no\" canDelete='no' canReorder=\"no\" copyOf='2'/>",
             "<cp hex=\"001A\"/>",

@@ -165,6 +165,20 @@ class Xliff2ReaderTest {
     }
 
     @Test
+    void textBetweenTheHalvesOfAProtectingMarkIsOneTag() throws IOException {
+        Segment segment =
+                read("<unit id='u'><segment><source>To <sm id='m' translate='no'/>Port &amp; <ph id='1'/>Marram<em startRef='m'/>!"
+                                + "<sm id='n' translate='no'/>open</source></segment></unit>")
+                        .segments()
+                        .get(0);
+
+        assertThat(segment.source().plainText()).isEqualTo("To !open");
+        assertThat(segment.source().tags().get(0).label()).isEqualTo("Port & Marram");
+        assertThat(segment.source().tags().get(0).code())
+                .isEqualTo("<sm id='m' translate='no'/>Port &amp; <ph id='1'/>Marram<em startRef='m'/>");
+    }
+
+    @Test
     void aSpanMayReachFromOneSegmentIntoTheNextAndNoFurther() throws IOException {
         String spanning =
                 "<segment><source>a<sc id='1'/>b</source></segment><segment><source>c<ec startRef='1'/></source></segment>";
