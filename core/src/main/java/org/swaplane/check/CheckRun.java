@@ -24,7 +24,8 @@ public final class CheckRun {
                 new TagsCheck(),
                 new PlaceholdersCheck(placeholders),
                 new NumbersCheck(placeholders),
-                new SameAsSourceCheck(placeholders)));
+                new SameAsSourceCheck(placeholders),
+                new FileRulesCheck()));
     }
 
     /** The findings of one segment; what is locked in the file is nobody's work here and is not checked. */

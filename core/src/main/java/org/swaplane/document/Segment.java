@@ -24,20 +24,6 @@ public record Segment(
         Lock lock,
         About about) {
 
-    /**
-     * What a file says of a segment besides its texts; often the same for many.
-     *
-     * @param score how good the target is held to be in percent, by a reading rule of the lane; -1 where nothing says so
-     */
-    public record About(List<Note> notes, Limits limits, List<Proposal> proposals, int score) {
-        public static final About NOTHING = new About(List.of(), Limits.NONE, List.of(), -1);
-
-        public About {
-            notes = List.copyOf(notes);
-            proposals = List.copyOf(proposals);
-        }
-    }
-
     /** Whether something says that it must not be changed. */
     public boolean locked() {
         return lock != Lock.NONE;

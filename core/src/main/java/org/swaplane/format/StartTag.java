@@ -2,6 +2,7 @@ package org.swaplane.format;
 
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jsoup.parser.Parser;
 
 /** A start tag as it stands in the file, in which single attributes can be set without touching anything else. */
 public record StartTag(String raw) {
@@ -24,6 +25,16 @@ public record StartTag(String raw) {
     public StartTag without(String name) {
         Matcher matcher = attribute(name);
         return matcher.find() ? new StartTag(raw.substring(0, matcher.start()) + raw.substring(matcher.end())) : this;
+    }
+
+    /** What the attribute says, its references resolved; empty when it is not there. */
+    public String value(String name) {
+        Matcher matcher = attribute(name);
+        if (!matcher.find()) {
+            return "";
+        }
+        String quoted = matcher.group(2);
+        return Parser.unescapeEntities(quoted.substring(1, quoted.length() - 1), true);
     }
 
     private Matcher attribute(String name) {

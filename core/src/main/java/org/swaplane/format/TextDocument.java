@@ -10,9 +10,9 @@ import java.util.Optional;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
+import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
-import org.swaplane.document.Segment;
 import org.swaplane.task.Progress;
 
 /** A document in a text format: its units stand at places of the text and are spliced in when it is written. */
@@ -69,19 +69,13 @@ public final class TextDocument implements DocumentFile {
         }
 
         /** Adds the unit that stands at {@code [start, end)}; see {@link UnitCollector#add}. */
-        public void add(String id, int start, int end, Content content, UnitSyntax syntax, Segment.About about) {
+        public void add(String id, int start, int end, Content content, UnitSyntax syntax, About about) {
             add(id, start, end, content, syntax, about, List.of());
         }
 
         /** Adds a unit with texts in its tags. If it has no text itself, those are units all the same. */
         public void add(
-                String id,
-                int start,
-                int end,
-                Content content,
-                UnitSyntax syntax,
-                Segment.About about,
-                List<Inner> inner) {
+                String id, int start, int end, Content content, UnitSyntax syntax, About about, List<Inner> inner) {
             Optional<UnitCollector.Unit> outer = units.add(id, content, Lock.NONE, about);
             List<InnerPlace> within = new ArrayList<>(0);
             for (Inner each : inner) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.swaplane.content.Content;
+import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Part;
@@ -64,7 +65,7 @@ public final class UnitCollector {
      * @param id where it stands in words of the document; need not be unique
      * @return the unit, empty when it was not added
      */
-    public Optional<Unit> add(String id, Content content, Lock lock, Segment.About about) {
+    public Optional<Unit> add(String id, Content content, Lock lock, About about) {
         if (content.plainText().codePoints().noneMatch(Character::isLetter)) {
             return Optional.empty();
         }

@@ -15,6 +15,7 @@ import javax.xml.XMLConstants;
 import javax.xml.parsers.ParserConfigurationException;
 import javax.xml.parsers.SAXParserFactory;
 import org.swaplane.content.Content;
+import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Segment;
@@ -148,7 +149,7 @@ public final class DryRun {
                     State.TRANSLATED,
                     "",
                     Lock.NONE,
-                    Segment.About.NOTHING));
+                    About.NOTHING));
         }
         return new BilingualDocument(
                 document.format(), document.encoding(), document.parts(), segments, List.of(), List.of());

@@ -68,15 +68,7 @@ public final class SegmentBuilder {
 
     public Segment build() {
         return new Segment(
-                key,
-                0,
-                key,
-                source,
-                target,
-                state,
-                "",
-                locked ? Lock.FILE : Lock.NONE,
-                new Segment.About(notes, Limits.NONE, List.of(), -1));
+                key, 0, key, source, target, state, "", locked ? Lock.FILE : Lock.NONE, About.ofNotes(notes));
     }
 
     public CheckedSegment checked() {

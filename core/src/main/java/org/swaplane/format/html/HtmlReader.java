@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
-import org.swaplane.document.Segment;
+import org.swaplane.document.About;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
@@ -122,7 +122,7 @@ final class HtmlReader {
                 Content content = Content.of(HtmlSyntax.read(attribute.value(), true));
                 HtmlSyntax syntax = HtmlSyntax.inQuotes(attribute.quote());
                 if (tagId.isEmpty()) {
-                    document.add(id, attribute.start(), attribute.end(), content, syntax, Segment.About.NOTHING);
+                    document.add(id, attribute.start(), attribute.end(), content, syntax, About.NOTHING);
                 } else {
                     unit.inner(new TextDocument.Inner(
                             tagId, tag.start(), id, attribute.start(), attribute.end(), content, syntax));

@@ -7,7 +7,7 @@ import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.core.StreamReadConstraints;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import org.swaplane.document.Segment;
+import org.swaplane.document.About;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.CharacterEscapes;
@@ -72,7 +72,7 @@ public final class JsonFormat implements BilingualFormat {
                 end - 1,
                 placeholders.tagged(value),
                 new JsonSyntax(ascii),
-                Segment.About.NOTHING);
+                About.NOTHING);
     }
 
     private static CannotProceedException broken(Source source, JsonProcessingException e) {

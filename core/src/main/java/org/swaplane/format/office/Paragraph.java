@@ -8,7 +8,7 @@ import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.content.Text;
-import org.swaplane.document.Segment;
+import org.swaplane.document.About;
 import org.swaplane.format.TextDocument;
 
 /** What a paragraph holds, piece by piece, with the place of the run that each piece stands in. */
@@ -114,7 +114,7 @@ final class Paragraph {
                 each.paragraph().addTo(document, innerId);
             }
         }
-        document.add(id, start, end, content(kept, base), syntax(kept, base), Segment.About.NOTHING, inside);
+        document.add(id, start, end, content(kept, base), syntax(kept, base), About.NOTHING, inside);
     }
 
     private void insideOf(InnerParagraph place, String id, List<TextDocument.Inner> inside) {

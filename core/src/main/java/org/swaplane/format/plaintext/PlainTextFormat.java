@@ -5,7 +5,7 @@ import java.nio.charset.Charset;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.content.Content;
-import org.swaplane.document.Segment;
+import org.swaplane.document.About;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.CharacterEscapes;
@@ -43,7 +43,7 @@ public final class PlainTextFormat implements BilingualFormat {
                     line.end(),
                     Content.of(line.group()),
                     Content::withCodes,
-                    Segment.About.NOTHING);
+                    About.NOTHING);
         }
         return document.build("text", CharacterEscapes.NONE);
     }

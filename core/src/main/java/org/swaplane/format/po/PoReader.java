@@ -8,8 +8,8 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.content.Content;
+import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
-import org.swaplane.document.Limits;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
@@ -133,9 +133,7 @@ final class PoReader {
             problems.add(new Problem(0, 0, "the message '" + unit + "' occurs " + before + " times"));
         }
         String unique = before > 1 ? unit + '~' + before : unit;
-        Segment.About about = entry.notes.isEmpty()
-                ? Segment.About.NOTHING
-                : new Segment.About(entry.notes, Limits.NONE, List.of(), -1);
+        About about = About.ofNotes(entry.notes);
         boolean isFuzzy = entry.fuzzy.isThere();
         for (int form = 0; form < entry.forms.size(); form++) {
             String source = form == 0 || entry.plural.isEmpty() ? entry.source : entry.plural;

@@ -6,9 +6,8 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.content.Content;
-import org.swaplane.document.Limits;
+import org.swaplane.document.About;
 import org.swaplane.document.Note;
-import org.swaplane.document.Segment;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
@@ -74,7 +73,7 @@ final class PropertiesReader {
                 line.end("value"),
                 content,
                 new PropertiesSyntax(isMessage, ascii),
-                notes.isEmpty() ? Segment.About.NOTHING : new Segment.About(notes, Limits.NONE, List.of(), -1));
+                About.ofNotes(notes));
     }
 
     private static String unescaped(String written) {

@@ -5,9 +5,8 @@ import java.nio.charset.Charset;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.swaplane.document.Limits;
+import org.swaplane.document.About;
 import org.swaplane.document.Note;
-import org.swaplane.document.Segment;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.CharacterEscapes;
@@ -57,7 +56,7 @@ public final class SubtitlesFormat implements BilingualFormat {
                     cue.end("text"),
                     placeholders.tagged(cue.group("text").replace("\r\n", "\n")),
                     content -> content.withCodes().replace("\n", lineEnd),
-                    new Segment.About(List.of(time), Limits.NONE, List.of(), -1));
+                    About.ofNotes(List.of(time)));
         }
         return document.build("subtitles", CharacterEscapes.NONE);
     }

@@ -18,9 +18,9 @@ import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
+import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.LanguageCode;
-import org.swaplane.document.Limits;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
@@ -139,9 +139,7 @@ public final class DelimitedText {
                 target.isEmpty() ? State.INITIAL : State.TRANSLATED,
                 "",
                 Lock.NONE,
-                note.isBlank()
-                        ? Segment.About.NOTHING
-                        : new Segment.About(List.of(new Note(note, "")), Limits.NONE, List.of(), -1)));
+                note.isBlank() ? About.NOTHING : About.ofNotes(List.of(new Note(note, "")))));
     }
 
     /** The one of tab, semicolon and comma that the first line has most of. */

@@ -1,40 +1,28 @@
 package org.swaplane.format.tmx;
 
-import java.io.IOException;
-import java.io.OutputStream;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
-import org.swaplane.format.BilingualFile;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Splice;
-import org.swaplane.format.SplicedCopy;
+import org.swaplane.format.SplicedXmlFile;
+import org.swaplane.format.TagEdits;
 import org.swaplane.format.TargetSlot;
 import org.swaplane.format.XmlContent;
 import org.swaplane.task.CannotProceedException;
-import org.swaplane.task.Progress;
 
 /** A TMX file that was read: its document, and where the {@code seg} of each variant stands, or where a variant is missing. */
-final class TmxFile implements BilingualFile {
-    private final EncodedText text;
-    private final BilingualDocument document;
+final class TmxFile extends SplicedXmlFile {
     private final List<TargetSlot> slots;
 
     /** Slots are in the order of the document's segments. */
     TmxFile(EncodedText text, BilingualDocument document, List<TargetSlot> slots) {
-        this.text = text;
-        this.document = document;
+        super(text, document);
         this.slots = List.copyOf(slots);
-    }
-
-    @Override
-    public BilingualDocument document() {
-        return document;
     }
 
     /** A memory knows no states: what is in it is translated. */
@@ -44,8 +32,7 @@ final class TmxFile implements BilingualFile {
     }
 
     @Override
-    public void write(List<SegmentEdit> edits, OutputStream out, Progress progress) throws IOException {
-        List<Splice> splices = new ArrayList<>();
+    protected void collect(List<SegmentEdit> edits, List<Splice> splices, TagEdits tags) {
         for (SegmentEdit edit : edits) {
             Segment segment = document.segments().get(edit.segment());
             TargetSlot slot = slots.get(edit.segment());
@@ -58,7 +45,6 @@ final class TmxFile implements BilingualFile {
                 splices.add(newVariant(segment, slot, edit.target()));
             }
         }
-        SplicedCopy.write(text, splices, out, progress);
     }
 
     private Splice newVariant(Segment segment, TargetSlot place, Content target) {

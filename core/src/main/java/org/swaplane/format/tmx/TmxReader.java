@@ -12,8 +12,8 @@ import javax.xml.XMLConstants;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.swaplane.content.Content;
+import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
-import org.swaplane.document.Limits;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
@@ -156,9 +156,8 @@ final class TmxReader extends XmlPass {
 
     private void add(String unit, Variant source, List<Variant> variants, List<Note> notes) {
         Marks marks = marks();
-        Segment.About about = notes.isEmpty() && marks.score() < 0
-                ? Segment.About.NOTHING
-                : new Segment.About(notes, Limits.NONE, List.of(), marks.score());
+        About about =
+                About.ofNotes(notes).withProposals(List.of(), marks.score()).shared();
         boolean any = false;
         for (Variant variant : variants) {
             if (variant != source) {
@@ -176,8 +175,7 @@ final class TmxReader extends XmlPass {
         }
     }
 
-    private void add(
-            String unit, int part, Content source, Content target, TargetSlot slot, Marks marks, Segment.About about) {
+    private void add(String unit, int part, Content source, Content target, TargetSlot slot, Marks marks, About about) {
         String path = unit + '/' + parts.get(part).targetLanguage();
         int before = keys.merge(path, 1, Integer::sum);
         if (before > 1) {

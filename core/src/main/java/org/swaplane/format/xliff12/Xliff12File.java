@@ -1,7 +1,5 @@
 package org.swaplane.format.xliff12;
 
-import java.io.IOException;
-import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,22 +9,18 @@ import java.util.function.UnaryOperator;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
-import org.swaplane.format.BilingualFile;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.MirroredStates;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Splice;
-import org.swaplane.format.SplicedCopy;
+import org.swaplane.format.SplicedXmlFile;
 import org.swaplane.format.StartTag;
 import org.swaplane.format.TagEdits;
 import org.swaplane.format.TagPlace;
 import org.swaplane.format.TargetSlot;
-import org.swaplane.task.Progress;
 
 /** An XLIFF 1.2 file that was read: its document, and where each target stands in it. */
-final class Xliff12File implements BilingualFile {
-    private final EncodedText text;
-    private final BilingualDocument document;
+final class Xliff12File extends SplicedXmlFile {
     private final Places places;
     private final String targetLanguage;
     private final MirroredStates mirrored;
@@ -56,16 +50,10 @@ final class Xliff12File implements BilingualFile {
             Places places,
             String targetLanguage,
             MirroredStates mirrored) {
-        this.text = text;
-        this.document = document;
+        super(text, document);
         this.places = places;
         this.targetLanguage = targetLanguage;
         this.mirrored = mirrored;
-    }
-
-    @Override
-    public BilingualDocument document() {
-        return document;
     }
 
     @Override
@@ -74,9 +62,7 @@ final class Xliff12File implements BilingualFile {
     }
 
     @Override
-    public void write(List<SegmentEdit> edits, OutputStream out, Progress progress) throws IOException {
-        List<Splice> splices = new ArrayList<>();
-        TagEdits tags = new TagEdits();
+    protected void collect(List<SegmentEdit> edits, List<Splice> splices, TagEdits tags) {
         for (TagPlace file : places.withoutLanguage()) {
             tags.change(file, targetLanguage, tag -> tag.with("target-language", targetLanguage));
         }
@@ -95,8 +81,6 @@ final class Xliff12File implements BilingualFile {
             }
         }
         byUnit.forEach((unit, own) -> splices.addAll(unit.splices(own, document.segments(), tags, mirrored)));
-        splices.addAll(tags.splices());
-        SplicedCopy.write(text, splices, out, progress);
     }
 
     private void addSplices(List<Splice> splices, TagEdits tags, SegmentEdit edit, Segment segment, TargetSlot slot) {

@@ -14,6 +14,7 @@ import javax.xml.stream.XMLStreamException;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
+import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Limits;
 import org.swaplane.document.Lock;
@@ -391,7 +392,6 @@ final class Xliff12Reader extends XmlPass {
     private void add(UnitDraft unit, String key, Content source, Content target, List<Proposal> proposals) {
         Marks marks = marks();
         State state = States12.read(!target.isEmpty(), unit.nativeState, unit.approved);
-        boolean plain = unit.notes.isEmpty() && unit.limits.isNone() && proposals.isEmpty() && marks.score() < 0;
         segments.add(new Segment(
                 key,
                 parts.size() - 1,
@@ -401,7 +401,10 @@ final class Xliff12Reader extends XmlPass {
                 marks.state().orElse(state),
                 unit.nativeState,
                 marks.lock(unit.lock),
-                plain ? Segment.About.NOTHING : new Segment.About(unit.notes, unit.limits, proposals, marks.score())));
+                About.ofNotes(unit.notes)
+                        .withLimits(unit.limits)
+                        .withProposals(proposals, marks.score())
+                        .shared()));
         slots.add(unit.draft.slot());
     }
 

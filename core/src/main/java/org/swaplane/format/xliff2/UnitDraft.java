@@ -1,5 +1,7 @@
 package org.swaplane.format.xliff2;
 
+import static org.swaplane.wording.Wording.say;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -8,9 +10,11 @@ import java.util.Map;
 import java.util.Set;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
+import org.swaplane.document.Directions;
 import org.swaplane.document.Limits;
 import org.swaplane.document.Note;
 import org.swaplane.document.Proposal;
+import org.swaplane.document.TargetRule;
 import org.swaplane.format.TagPlace;
 
 /** What is known of a unit while it is being read. */
@@ -19,7 +23,9 @@ final class UnitDraft {
     final TagPlace tag;
     final boolean locked;
     final Limits limits;
-    final List<Note> notes = new ArrayList<>(0);
+    final Directions directions;
+    final List<Note> notes;
+    final List<TargetRule> rules;
     final Map<String, String> originalData = new HashMap<>(0);
     /** Proposals by the id that they refer to. */
     final Map<String, List<Proposal>> proposals = new HashMap<>(0);
@@ -27,13 +33,61 @@ final class UnitDraft {
     /** Halves of pairs in the sources so far that wait for the other half. */
     final Set<String> halves = new HashSet<>(0);
 
+    /** Segments so far. */
     int position;
 
-    UnitDraft(String id, TagPlace tag, boolean locked, Limits limits) {
+    /** Segments and ignorables so far. */
+    int pieces;
+
+    /** Places in the target that its parts ask for (XLIFF 2.1, section 4.3.1.26, order); 0 for their own. */
+    private final List<Integer> places = new ArrayList<>(0);
+
+    private int place;
+
+    UnitDraft(String id, TagPlace tag, Scope scope, Limits limits) {
         this.id = id;
         this.tag = tag;
-        this.locked = locked;
+        this.locked = scope.locked();
         this.limits = limits;
+        this.directions = scope.directions();
+        this.notes = scope.notes();
+        this.rules = scope.rules();
+    }
+
+    /** The target of the segment in hand stands at this place of the unit's target, 0 for its own. */
+    void placed(int order) {
+        place = order;
+        if (order > 0) {
+            places.add(order);
+        }
+    }
+
+    /** The unit's notes, and what is said of this segment alone. */
+    List<Note> notesFor(Content source) {
+        List<Note> own = Annotations.in(source);
+        if (place > 0 && place != pieces) {
+            own.add(new Note(say("note.order", place), "order", Note.Kind.CONTEXT, 0));
+        }
+        place = 0;
+        if (own.isEmpty()) {
+            return notes;
+        }
+        own.addAll(0, notes);
+        return own;
+    }
+
+    /** What is wrong with the unit as a whole. */
+    List<String> problems() {
+        List<String> problems = new ArrayList<>(0);
+        if (!halves.isEmpty()) {
+            String code = halves.iterator().next().substring("sc:".length());
+            problems.add("unit " + id + " has the spanning code " + code + " without its other half");
+        }
+        boolean twice = new HashSet<>(places).size() < places.size();
+        if (twice || places.stream().anyMatch(each -> each > pieces)) {
+            problems.add("unit " + id + " asks for an order of its targets that cannot be: " + places);
+        }
+        return problems;
     }
 
     /** The proposals for a segment: those that refer to it, or to a mark in its source (XLIFF 2.1, section 5.1, ref). */

@@ -1,30 +1,23 @@
 package org.swaplane.format.xliff2;
 
-import java.io.IOException;
-import java.io.OutputStream;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
-import org.swaplane.format.BilingualFile;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.MirroredStates;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Splice;
-import org.swaplane.format.SplicedCopy;
+import org.swaplane.format.SplicedXmlFile;
 import org.swaplane.format.StartTag;
 import org.swaplane.format.TagEdits;
 import org.swaplane.format.TagPlace;
 import org.swaplane.format.TargetSlot;
-import org.swaplane.task.Progress;
 
 /** An XLIFF 2 file that was read: its document, and where each target stands in it. */
-final class Xliff2File implements BilingualFile {
-    private final EncodedText text;
-    private final BilingualDocument document;
+final class Xliff2File extends SplicedXmlFile {
     private final Places places;
     private final String targetLanguage;
     private final MirroredStates mirrored;
@@ -48,16 +41,10 @@ final class Xliff2File implements BilingualFile {
             Places places,
             String targetLanguage,
             MirroredStates mirrored) {
-        this.text = text;
-        this.document = document;
+        super(text, document);
         this.places = places;
         this.targetLanguage = targetLanguage;
         this.mirrored = mirrored;
-    }
-
-    @Override
-    public BilingualDocument document() {
-        return document;
     }
 
     @Override
@@ -66,16 +53,12 @@ final class Xliff2File implements BilingualFile {
     }
 
     @Override
-    public void write(List<SegmentEdit> edits, OutputStream out, Progress progress) throws IOException {
-        List<Splice> splices = new ArrayList<>();
-        TagEdits tags = new TagEdits();
+    protected void collect(List<SegmentEdit> edits, List<Splice> splices, TagEdits tags) {
         places.withoutLanguage()
                 .ifPresent(root -> tags.change(root, targetLanguage, tag -> tag.with("trgLang", targetLanguage)));
         for (SegmentEdit edit : edits) {
             addSplices(splices, tags, edit);
         }
-        splices.addAll(tags.splices());
-        SplicedCopy.write(text, splices, out, progress);
     }
 
     private void addSplices(List<Splice> splices, TagEdits tags, SegmentEdit edit) {

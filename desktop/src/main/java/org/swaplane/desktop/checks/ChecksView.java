@@ -217,9 +217,18 @@ public final class ChecksView implements View {
         }
         var content = session.track().segment(finding.segment()).source();
         TagNumbers numbers = TagNumbers.of(content);
-        TextLanguage.of(session.sourceLanguage(finding.segment())).apply(source);
-        TextLanguage.of(session.targetLanguage(finding.segment())).apply(target);
-        TextLanguage.of(session.targetLanguage(finding.segment())).apply(suggestion);
+        TextLanguage.of(
+                        session.sourceLanguage(finding.segment()),
+                        session.directions(finding.segment()).source())
+                .apply(source);
+        TextLanguage.of(
+                        session.targetLanguage(finding.segment()),
+                        session.directions(finding.segment()).target())
+                .apply(target);
+        TextLanguage.of(
+                        session.targetLanguage(finding.segment()),
+                        session.directions(finding.segment()).target())
+                .apply(suggestion);
         source.show(content, numbers, finding.source());
         target.show(session.track().target(finding.segment()), numbers, finding.target());
         finding.suggestion().ifPresent(fixed -> suggestion.show(fixed, numbers, List.of()));

@@ -75,7 +75,8 @@ final class SegmentBench extends VBox {
 
     private void load() {
         loading = true;
-        editor.language(TextLanguage.of(session.targetLanguage(index)));
+        editor.language(TextLanguage.of(
+                session.targetLanguage(index), session.directions(index).target()));
         editor.load(loaded.source(), session.track().target(index));
         editor.setEditable(!loaded.locked());
         loading = false;

@@ -97,8 +97,10 @@ final class SegmentRow implements Cell<Integer, Node> {
         }
         shown = now;
         TagNumbers numbers = TagNumbers.of(segment.source());
-        TextLanguage.of(session.sourceLanguage(index)).apply(source);
-        TextLanguage.of(session.targetLanguage(index)).apply(target);
+        TextLanguage.of(session.sourceLanguage(index), session.directions(index).source())
+                .apply(source);
+        TextLanguage.of(session.targetLanguage(index), session.directions(index).target())
+                .apply(target);
         number.setText(String.valueOf(index + 1));
         source.show(
                 segment.source(),

@@ -52,7 +52,8 @@ final class SegmentSide extends ScrollPane {
         if (segment.about().score() >= 0) {
             add(Parts.quiet(Strings.say("side.score", segment.about().score())));
         }
-        TextLanguage language = TextLanguage.of(session.targetLanguage(index));
+        TextLanguage language = TextLanguage.of(
+                session.targetLanguage(index), session.directions(index).target());
         showProposals(index, segment, language);
         add(Parts.heading("side.notes"));
         boolean any = false;

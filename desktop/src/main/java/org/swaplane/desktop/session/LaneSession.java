@@ -22,6 +22,7 @@ import org.swaplane.check.Finding;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
+import org.swaplane.document.Directions;
 import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.Source;
@@ -120,6 +121,11 @@ public final class LaneSession {
     /** BCP 47 code of the target of a segment, empty when its file does not say. */
     public String targetLanguage(int index) {
         return track().document().parts().get(track().segment(index).part()).targetLanguage();
+    }
+
+    /** In which direction the file says that the texts of a segment run. */
+    public Directions directions(int index) {
+        return track().segment(index).about().directions();
     }
 
     /** Grows whenever something in the lane changed. */
