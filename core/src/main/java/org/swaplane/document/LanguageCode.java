@@ -20,7 +20,7 @@ public final class LanguageCode {
             Locale locale = new Locale.Builder().setLanguageTag(code).build();
             return isKnown(locale.getLanguage()) ? "" : "'" + code + "' is no known language";
         } catch (IllformedLocaleException e) {
-            return "'" + code + "' is not a language code" + (code.indexOf('_') > 0 ? ", which has hyphens" : "");
+            return "'" + code + "' is not a language code" + (code.indexOf('_') > 0 ? ": codes have hyphens" : "");
         }
     }
 

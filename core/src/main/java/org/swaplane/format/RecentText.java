@@ -43,6 +43,15 @@ public final class RecentText extends Reader {
         return new String(kept, (int) (start - keptFrom), (int) (end - start));
     }
 
+    /** Up to {@code most} characters before {@code offset} that are still kept, on one line; for messages. */
+    String before(long offset, int most) {
+        int end = (int) Math.max(0, Math.min(length, offset - keptFrom));
+        int start = Math.max(0, end - most);
+        return new String(kept, start, end - start)
+                .replaceAll("[\\s\\p{Cc}]+", " ")
+                .strip();
+    }
+
     /** Nothing before {@code offset} will be asked for any more. */
     public void forgetBefore(long offset) {
         int forgotten = (int) (offset - keptFrom);

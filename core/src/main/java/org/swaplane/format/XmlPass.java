@@ -3,6 +3,8 @@ package org.swaplane.format;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import javax.xml.stream.Location;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
@@ -16,6 +18,7 @@ import org.swaplane.task.Progress;
 /** One pass over an XML file that knows where in the text everything stands and lists what is odd about it. */
 public abstract class XmlPass {
     private static final int MOST_PROBLEMS = 200;
+    private static final int SHOWN_BEFORE = 40;
 
     protected final EncodedText text;
     protected final FileOptions options;
@@ -54,21 +57,21 @@ public abstract class XmlPass {
             }
             xml.close();
         } catch (XMLStreamException e) {
-            throw notWellFormed(e);
+            throw notWellFormed(e, Optional.ofNullable(e.getLocation()));
         }
     }
 
-    private CannotProceedException notWellFormed(XMLStreamException e) {
+    private CannotProceedException notWellFormed(XMLStreamException e, Optional<Location> place) {
         if (e.getNestedException() instanceof CannotProceedException unreadable) {
             return unreadable;
         }
-        var at = e.getLocation();
-        String what = e.getMessage() == null ? "not well-formed XML" : firstLine(e.getMessage());
+        // What a limit forbids is said without a place; the parser still stands there.
+        Location at = place.orElseGet(() -> xml.getLocation());
+        String near = recent.before(at.getCharacterOffset(), SHOWN_BEFORE);
+        String what = (e.getMessage() == null ? "it cannot be read" : firstLine(e.getMessage()))
+                + (near.isEmpty() ? "" : ", after '" + near + "'");
         return new CannotProceedException(
-                new CannotProceedException.Place(
-                        text.source().name(),
-                        at == null ? 0 : at.getLineNumber(),
-                        at == null ? 0 : at.getColumnNumber()),
+                new CannotProceedException.Place(text.source().name(), at.getLineNumber(), at.getColumnNumber()),
                 "the file is not well-formed XML: " + what,
                 "correct it there, or ask the sender for the file again",
                 e);

@@ -20,6 +20,7 @@ import org.swaplane.document.Limits;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
+import org.swaplane.document.Problem;
 import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
@@ -57,6 +58,9 @@ final class Xliff12Reader extends XmlPass {
 
     BilingualFile read() throws IOException {
         run();
+        if (parts.isEmpty()) {
+            problems.add(new Problem(1, 1, "there is no file element in it"));
+        }
         BilingualDocument document =
                 new BilingualDocument(Xliff12Format.ID, text.encoding().label(), parts, segments, problems, foreign());
         Xliff12File.Places places = new Xliff12File.Places(

@@ -15,6 +15,7 @@ import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
+import org.swaplane.document.Problem;
 import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
@@ -49,6 +50,9 @@ final class Xliff2Reader extends XmlPass {
 
     BilingualFile read() throws IOException {
         run();
+        if (parts.isEmpty()) {
+            problems.add(new Problem(1, 1, "there is no file element in it"));
+        }
         BilingualDocument document = new BilingualDocument(
                 "xliff-" + version, text.encoding().label(), parts, segments, problems, foreign());
         Xliff2File.Places places = new Xliff2File.Places(
