@@ -51,6 +51,14 @@ public final class EncodedText {
         return new EncodedText(source, encoding);
     }
 
+    /** The same, unless somebody overruled the encoding of a document. */
+    public static EncodedText guessed(Source source, FileOptions options, Charset otherwise) throws IOException {
+        String overruled = options.document().encoding();
+        return overruled.isEmpty()
+                ? guessed(source, otherwise)
+                : of(source, TextEncoding.of(Charset.forName(overruled)));
+    }
+
     /**
      * A text that says nothing of its encoding: by its byte order mark, else UTF-8 if it is valid as such, else by the statistics of its
      * bytes where they are clear, else {@code otherwise}.

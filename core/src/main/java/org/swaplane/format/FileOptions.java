@@ -1,6 +1,7 @@
 package org.swaplane.format;
 
 import org.swaplane.extension.ExtensionRules;
+import org.swaplane.placeholder.PlaceholderTags;
 import org.swaplane.segmentation.SegmentationRules;
 
 /**
@@ -10,21 +11,43 @@ import org.swaplane.segmentation.SegmentationRules;
  * @param targetLanguage BCP 47 code for parts that name none, and written into them; empty where nobody said
  * @param rules what foreign attributes mean
  * @param segmentation how the text of a document is cut; a bilingual file keeps its own segments
+ * @param document how it is read if it is a document
  */
 public record FileOptions(
-        String sourceLanguage, String targetLanguage, ExtensionRules rules, SegmentationRules segmentation) {
-    public static final FileOptions NONE = new FileOptions("", "", ExtensionRules.NONE, SegmentationRules.shipped());
+        String sourceLanguage,
+        String targetLanguage,
+        ExtensionRules rules,
+        SegmentationRules segmentation,
+        DocumentOptions document) {
+    public static final FileOptions NONE = ofLanguages("", "");
 
     /** In these languages, else as {@link #NONE}. */
     public static FileOptions ofLanguages(String source, String target) {
-        return new FileOptions(source, target, ExtensionRules.NONE, SegmentationRules.shipped());
+        return new FileOptions(
+                source, target, ExtensionRules.NONE, SegmentationRules.shipped(), DocumentOptions.DEFAULT);
     }
 
     public FileOptions with(ExtensionRules others) {
-        return new FileOptions(sourceLanguage, targetLanguage, others, segmentation);
+        return new FileOptions(sourceLanguage, targetLanguage, others, segmentation, document);
     }
 
     public FileOptions with(SegmentationRules other) {
-        return new FileOptions(sourceLanguage, targetLanguage, rules, other);
+        return new FileOptions(sourceLanguage, targetLanguage, rules, other, document);
+    }
+
+    public FileOptions with(DocumentOptions other) {
+        return new FileOptions(sourceLanguage, targetLanguage, rules, segmentation, other);
+    }
+
+    /** The same in a source language that the document itself states, unless somebody said another. */
+    public FileOptions orSourceLanguage(String stated) {
+        return sourceLanguage.isEmpty() && !stated.isEmpty()
+                ? new FileOptions(stated, targetLanguage, rules, segmentation, document)
+                : this;
+    }
+
+    /** What makes the placeholders of a document tags. */
+    public PlaceholderTags placeholderTags() {
+        return document.placeholders().tags();
     }
 }

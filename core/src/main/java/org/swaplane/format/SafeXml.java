@@ -2,8 +2,11 @@ package org.swaplane.format;
 
 import com.ctc.wstx.api.WstxInputProperties;
 import com.ctc.wstx.stax.WstxInputFactory;
+import javax.xml.stream.Location;
 import javax.xml.stream.XMLInputFactory;
+import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLInputFactory2;
+import org.swaplane.task.CannotProceedException;
 
 /** XML readers for files that nobody vouches for: no DTD, no entities but XML's own, bounded depth and lengths. */
 public final class SafeXml {
@@ -22,5 +25,17 @@ public final class SafeXml {
         factory.setProperty(WstxInputProperties.P_MAX_TEXT_LENGTH, LONGEST_TEXT);
         factory.setProperty(WstxInputProperties.P_INPUT_BUFFER_LENGTH, 1 << 14);
         return factory;
+    }
+
+    /** What to tell of a file that the parser refused. */
+    public static CannotProceedException notWellFormed(String file, XMLStreamException e) {
+        Location at = e.getLocation();
+        return new CannotProceedException(
+                new CannotProceedException.Place(
+                        file, at == null ? 0 : at.getLineNumber(), at == null ? 0 : at.getColumnNumber()),
+                "the file is not well-formed XML ("
+                        + String.valueOf(e.getMessage()).lines().findFirst().orElse("") + ")",
+                "correct it there, or ask for the file again",
+                e);
     }
 }

@@ -24,14 +24,75 @@ public final class TextDocument implements DocumentFile {
     private final List<Splice> whenTranslated;
 
     /**
-     * Where a unit stands in the text, UTF-16 units, half-open, and how it is written there.
+     * Where a text stands, UTF-16 units, half-open, and how it is written there.
      *
+     * @param content as it was read
+     * @param unit empty where the text itself has nothing to translate
      * @param inner units within the codes of this one's tags
+     * @param isWhole whether an inner unit can only be written with the whole, since its offsets are those of the text that was read
      */
-    private record Place(int start, int end, UnitSyntax syntax, UnitCollector.Unit unit, List<InnerPlace> inner) {}
+    private record Place(
+            int start,
+            int end,
+            UnitSyntax syntax,
+            Content content,
+            Optional<UnitCollector.Unit> unit,
+            List<InnerPlace> inner,
+            boolean isWhole) {
+        /** The text as it will be, with what is in its tags. */
+        private Content with(Map<Integer, SegmentEdit> edits) {
+            Content written = unit.map(own -> own.with(edits)).orElse(content);
+            // Several texts in one tag: the last first, so that the offsets of the others stay.
+            for (int i = inner.size() - 1; i >= 0; i--) {
+                if (inner.get(i).place().isIn(edits)) {
+                    written = inner.get(i).in(written, edits);
+                }
+            }
+            return written;
+        }
+
+        /** Whether it or something in it gets a target. */
+        private boolean isIn(Map<Integer, SegmentEdit> edits) {
+            return isItselfIn(edits)
+                    || inner.stream().anyMatch(each -> each.place().isIn(edits));
+        }
+
+        private boolean isItselfIn(Map<Integer, SegmentEdit> edits) {
+            return unit.filter(own -> own.isIn(edits)).isPresent();
+        }
+
+        private int firstSegment() {
+            return unit.map(UnitCollector.Unit::first)
+                    .orElseGet(() -> inner.get(0).place().firstSegment());
+        }
+
+        private void addUnits(Map<Integer, SegmentEdit> edits, List<WrittenUnit> units) {
+            if (unit.isPresent()) {
+                Content written = with(edits);
+                units.add(new WrittenUnit(written, syntax.comparable(written)));
+            }
+            inner.forEach(each -> each.place().addUnits(edits, units));
+        }
+    }
 
     /** Where a unit stands in a tag: {@code from} counts from the begin of the tag's code. */
-    private record InnerPlace(String tag, int from, Place place) {}
+    private record InnerPlace(String tag, int from, Place place) {
+        /** The text around it with this one as it will be. */
+        private Content in(Content outer, Map<Integer, SegmentEdit> edits) {
+            int to = from + place.end() - place.start();
+            String written = place.syntax().written(place.with(edits));
+            List<Run> runs = new ArrayList<>(outer.runs());
+            runs.replaceAll(run -> {
+                if (!(run instanceof Tag each) || !each.id().equals(tag) || each.kind() == Tag.Kind.CLOSE) {
+                    return run;
+                }
+                String code =
+                        each.code().substring(0, from) + written + each.code().substring(to);
+                return new Tag(each.kind(), each.id(), code, each.label(), each.rights());
+            });
+            return new Content(runs);
+        }
+    }
 
     /**
      * A text within the code of a tag, such as an attribute.
@@ -80,7 +141,14 @@ public final class TextDocument implements DocumentFile {
             List<InnerPlace> within = new ArrayList<>(0);
             for (Inner each : inner) {
                 units.add(each.id(), each.content(), Lock.NONE, about).ifPresent(unit -> {
-                    Place place = new Place(each.start(), each.end(), each.syntax(), unit, List.of());
+                    Place place = new Place(
+                            each.start(),
+                            each.end(),
+                            each.syntax(),
+                            each.content(),
+                            Optional.of(unit),
+                            List.of(),
+                            false);
                     if (outer.isPresent()) {
                         within.add(new InnerPlace(each.tag(), each.start() - each.tagStart(), place));
                     } else {
@@ -88,7 +156,35 @@ public final class TextDocument implements DocumentFile {
                     }
                 });
             }
-            outer.ifPresent(unit -> places.add(new Place(start, end, syntax, unit, within)));
+            if (outer.isPresent()) {
+                places.add(new Place(start, end, syntax, content, outer, within, false));
+            }
+        }
+
+        /** Adds a text as a message whose variants are units of their own; see {@link Message}. */
+        public void add(String id, int start, int end, Message message, UnitSyntax syntax, About about) {
+            Place place = place(id, start, end, message, syntax, about);
+            if (place.unit().isPresent() || !place.inner().isEmpty()) {
+                places.add(place);
+            }
+        }
+
+        private Place place(String id, int start, int end, Message message, UnitSyntax syntax, About about) {
+            Optional<UnitCollector.Unit> unit = units.add(id, message.content(), Lock.NONE, about);
+            List<InnerPlace> within = new ArrayList<>(0);
+            for (Message.Variant variant : message.variants()) {
+                Place inner = place(
+                        id + ' ' + variant.name(),
+                        variant.from(),
+                        variant.to(),
+                        variant.message(),
+                        variant.message().syntax(),
+                        about);
+                if (inner.unit().isPresent() || !inner.inner().isEmpty()) {
+                    within.add(new InnerPlace(variant.tag(), variant.from(), inner));
+                }
+            }
+            return new Place(start, end, syntax, message.content(), unit, within, true);
         }
 
         /** A change that belongs to any translation of the document, such as its language. */
@@ -116,16 +212,8 @@ public final class TextDocument implements DocumentFile {
     public List<WrittenUnit> units(List<SegmentEdit> edits) {
         Map<Integer, SegmentEdit> bySegment = bySegment(edits);
         List<WrittenUnit> units = new ArrayList<>();
-        for (Place place : places) {
-            units.add(unit(place, bySegment));
-            place.inner().forEach(inner -> units.add(unit(inner.place(), bySegment)));
-        }
+        places.forEach(place -> place.addUnits(bySegment, units));
         return units;
-    }
-
-    private static WrittenUnit unit(Place place, Map<Integer, SegmentEdit> edits) {
-        Content content = content(place, edits);
-        return new WrittenUnit(content, place.syntax().comparable(content));
     }
 
     @Override
@@ -133,12 +221,12 @@ public final class TextDocument implements DocumentFile {
         Map<Integer, SegmentEdit> bySegment = bySegment(edits);
         List<Splice> splices = new ArrayList<>();
         for (Place place : places) {
-            if (place.unit().isIn(bySegment)) {
+            if (place.isItselfIn(bySegment) || place.isWhole() && place.isIn(bySegment)) {
                 splices.add(splice(place, bySegment));
             } else {
                 place.inner().stream()
                         .map(InnerPlace::place)
-                        .filter(inner -> inner.unit().isIn(bySegment))
+                        .filter(inner -> inner.isIn(bySegment))
                         .forEach(inner -> splices.add(splice(inner, bySegment)));
             }
         }
@@ -149,38 +237,9 @@ public final class TextDocument implements DocumentFile {
     }
 
     private Splice splice(Place place, Map<Integer, SegmentEdit> edits) {
-        String written = place.syntax().written(content(place, edits));
-        String key = document.segments().get(place.unit().first()).key();
+        String written = place.syntax().written(place.with(edits));
+        String key = document.segments().get(place.firstSegment()).key();
         return new Splice(place.start(), place.end(), key, raw -> written);
-    }
-
-    /** The unit as it will be, with what is in its tags. */
-    private static Content content(Place place, Map<Integer, SegmentEdit> edits) {
-        Content content = place.unit().with(edits);
-        // Several texts in one tag: the last first, so that the offsets of the others stay.
-        for (int i = place.inner().size() - 1; i >= 0; i--) {
-            InnerPlace inner = place.inner().get(i);
-            if (inner.place().unit().isIn(edits)) {
-                content = with(content, inner, edits);
-            }
-        }
-        return content;
-    }
-
-    private static Content with(Content content, InnerPlace inner, Map<Integer, SegmentEdit> edits) {
-        Place place = inner.place();
-        int to = inner.from() + place.end() - place.start();
-        String written = place.syntax().written(place.unit().with(edits));
-        List<Run> runs = new ArrayList<>(content.runs());
-        runs.replaceAll(run -> {
-            if (!(run instanceof Tag tag) || !tag.id().equals(inner.tag()) || tag.kind() == Tag.Kind.CLOSE) {
-                return run;
-            }
-            String code =
-                    tag.code().substring(0, inner.from()) + written + tag.code().substring(to);
-            return new Tag(tag.kind(), tag.id(), code, tag.label(), tag.rights());
-        });
-        return new Content(runs);
     }
 
     private static Map<Integer, SegmentEdit> bySegment(List<SegmentEdit> edits) {

@@ -8,12 +8,14 @@ import java.util.stream.Collectors;
 
 /** Finds placeholders in plain text by named patterns. */
 public final class Placeholders {
-    private static final List<Kind> DEFAULT = List.of(
+    /** The kinds that ship with the application. */
+    static final List<Kind> SHIPPED = List.of(
             new Kind("double-brace", '{', "\\{\\{\\s*[\\p{L}_][\\w.-]*\\s*\\}\\}"),
             new Kind("dollar-brace", '$', "\\$\\{[\\p{L}_][\\w.]*\\}"),
             new Kind("percent-brace", '%', "%\\{[\\p{L}_]\\w*\\}"),
             new Kind("percent-name", '%', "%\\([\\p{L}_]\\w*\\)[a-zA-Z]"),
             new Kind("numbered-brace", '{', "\\{\\d+(?:,\\s*[^{}]*)?\\}"),
+            new Kind("dollar-name", '$', "\\$[\\p{L}_]\\w*\\$"),
             new Kind("named-brace", '{', "\\{[\\p{L}_][\\w.-]*\\}"),
             // '5 % discount' is no conversion: a blank flag only counts right before digits or a letter without one
             // after it.
@@ -26,16 +28,25 @@ public final class Placeholders {
 
     private final List<Kind> kinds;
     private final String starts;
+    private final boolean beginAnywhere;
     private final Pattern any;
 
-    /** A named pattern, and the character that everything begins with that it finds. */
-    public record Kind(String name, char start, String pattern) {}
+    /** A named pattern, and the character that everything begins with that it finds; {@link #ANY} where that can be any. */
+    public record Kind(String name, char start, String pattern) {
+        static final char ANY = '\0';
+
+        static Kind anywhere(String name, String pattern) {
+            return new Kind(name, ANY, pattern);
+        }
+    }
 
     /** One placeholder at {@code [start, end)} of the text. */
     public record Found(int start, int end, String written) {}
 
     public Placeholders() {
-        this(DEFAULT);
+        this(SHIPPED.stream()
+                .filter(kind -> !PlaceholderRules.DEFAULT.off().contains(kind.name()))
+                .toList());
     }
 
     public Placeholders(List<Kind> kinds) {
@@ -44,6 +55,7 @@ public final class Placeholders {
                 .map(kind -> String.valueOf(kind.start()))
                 .distinct()
                 .collect(Collectors.joining());
+        this.beginAnywhere = starts.indexOf(Kind.ANY) >= 0;
         this.any = Pattern.compile(
                 String.join("|", this.kinds.stream().map(Kind::pattern).toList()));
     }
@@ -51,12 +63,14 @@ public final class Placeholders {
     /** The placeholders in the order of the text, without overlap. */
     public List<Found> find(String text) {
         List<Found> result = new ArrayList<>();
-        Matcher matcher = any.matcher(text);
+        Matcher matcher = any.matcher(beginAnywhere ? new PatientText(text) : text);
+        matcher.useTransparentBounds(true);
         int at = 0;
         while (at < text.length()) {
             // Most characters begin none; asking the pattern everywhere costs more than all other checks together.
-            boolean begins = starts.indexOf(text.charAt(at)) >= 0
-                    && matcher.region(at, text.length()).lookingAt();
+            boolean begins = (beginAnywhere || starts.indexOf(text.charAt(at)) >= 0)
+                    && matcher.region(at, text.length()).lookingAt()
+                    && matcher.end() > at;
             if (begins) {
                 result.add(new Found(at, matcher.end(), matcher.group()));
             }

@@ -66,8 +66,41 @@ class DocumentFidelityTest {
             "00:01.000 --> 00:02.000 align:start\n- Go.\n- No.\n\n",
             "\n",
             "lost line\n\n");
+    private static final List<String> MARKDOWN = List.of(
+            "# The *quay*\n\n",
+            "Text with `code`, **bold _both_** and [a link](http://x.test \"t\").\ngoes on\n\n",
+            "> quoted\n> twice\n\n",
+            "- one\n- two  \n  three\n\n",
+            "1. first\n\n   | A | B\\|b |\n   |---|---|\n   | c | *d* |\n\n",
+            "```\ncode\n```\n\n",
+            "<div>html</div>\n\n",
+            "![A pier](p.png) and ![](q.png) 5 \\* 6 &amp; x_y_z\n\n",
+            "[ref]: http://x.test\n\n",
+            "Setext\n======\n\n",
+            "<b>in</b> {name} &lt;b&gt;\n\n",
+            "1986\\. A year\n\n");
+    private static final List<String> CSV = List.of(
+            "1,Quay,\"open, \"\"now\"\"\"\n", "2,\"two\nlines\",x\r\n", ",,\n", "\n", "3,{name} pier", "\"open\n");
+    private static final List<String> MESSAGES = List.of(
+            "\"p\":\"{n, plural, one {# ferry} other {# ferries \\\"x\\\"}}\"",
+            "\"q\":\"Hi {who}, {n, plural, =0 {none} other {{g, select, m {he''s} other {it}} go}} now\"",
+            "\"r\":\"{broken, plural, one {x}\"",
+            "\"s\":\"{d, date, short} '{'quoted'}' don't {n, selectordinal, other {#th}}\"");
+    private static final List<String> XML = List.of(
+            "<p>The <b>quay</b>. Next &amp; one.</p>\n",
+            "<p its:translate='no'>Marram</p>",
+            "<p>to <name its:translate=\"no\">Port Marram</name>!<!-- x --></p>",
+            "<item label='The \"pier\"' id='a'/>",
+            "<list><item>one<note its:withinText='nested'>Aside <i>x</i></note></item></list>",
+            "<pre xml:space='preserve'>two\n  lines</pre>",
+            "<c><![CDATA[5 < 6 {n}]]></c>",
+            "<d>&undeclared; text<br/>end</d>");
     private static final List<String> TEXT =
             List.of("The quay. It is open.\n", "\n", "  indented\r\n", "last", "5 % — é\n");
+
+    private static final String XML_HEAD = "<?xml version='1.0'?>\n<!DOCTYPE page SYSTEM 'page.dtd'>\n"
+            + "<page xmlns:its='http://www.w3.org/2005/11/its'><its:rules version='2.0'>"
+            + "<its:translateRule selector='//item/@label' translate='yes'/></its:rules>";
 
     private static Arbitrary<DocumentSample> files(
             String name, List<String> pieces, String before, String between, String after) {
@@ -84,6 +117,10 @@ class DocumentFidelityTest {
                 files("a.json", JSON, "{ ", " ,\n  ", " }\n"),
                 files("a.html", HTML, "<html lang=en><body>", " ", "</body></html>"),
                 files("a.srt", SUBTITLES, "0\n00:00:00,100 --> 00:00:00,900\nFirst\n\n", "", ""),
+                files("a.md", MARKDOWN, "---\ntitle: 'The quay''s'\ndate: 2026\n---\n", "", ""),
+                files("a.csv", CSV, "id,name,note\n", "", ""),
+                files("m.json", MESSAGES, "{ ", " ,\n  ", " }\n"),
+                files("a.xml", XML, XML_HEAD, "\n", "</page>"),
                 files("a.txt", TEXT, "Title\n", "", ""));
     }
 

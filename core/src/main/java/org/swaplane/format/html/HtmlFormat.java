@@ -39,23 +39,25 @@ public final class HtmlFormat implements BilingualFormat {
 
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
-        return new HtmlReader(decoded(source), options, progress).read();
+        return new HtmlReader(decoded(source, options), options, progress).read();
     }
 
     /** In the encoding that the page declares, unless it has a byte order mark. */
-    private static EncodedText decoded(Source source) throws IOException {
+    private static EncodedText decoded(Source source, FileOptions options) throws IOException {
         byte[] head;
         try (InputStream in = source.open()) {
             head = in.readNBytes(HEAD);
         }
         Matcher declared = CHARSET.matcher(new String(head, StandardCharsets.ISO_8859_1));
-        if (TextEncoding.marked(head).isPresent() || !declared.find()) {
-            return EncodedText.guessed(source, USUAL);
+        if (!options.document().encoding().isEmpty()
+                || TextEncoding.marked(head).isPresent()
+                || !declared.find()) {
+            return EncodedText.guessed(source, options, USUAL);
         }
         try {
             return EncodedText.of(source, TextEncoding.of(Charset.forName(declared.group(1))));
         } catch (IllegalCharsetNameException | UnsupportedCharsetException e) {
-            return EncodedText.guessed(source, USUAL);
+            return EncodedText.guessed(source, options, USUAL);
         }
     }
 }

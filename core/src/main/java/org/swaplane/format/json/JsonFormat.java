@@ -7,6 +7,7 @@ import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.core.StreamReadConstraints;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import org.swaplane.document.About;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
@@ -14,10 +15,11 @@ import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.Head;
+import org.swaplane.format.Message;
+import org.swaplane.format.Selection;
 import org.swaplane.format.Source;
 import org.swaplane.format.TextDocument;
 import org.swaplane.placeholder.PlaceholderTags;
-import org.swaplane.placeholder.Placeholders;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
@@ -29,8 +31,6 @@ public final class JsonFormat implements BilingualFormat {
                     .maxStringLength(16 << 20)
                     .build())
             .build();
-
-    private final PlaceholderTags placeholders = new PlaceholderTags(new Placeholders());
 
     @Override
     public String id() {
@@ -44,15 +44,17 @@ public final class JsonFormat implements BilingualFormat {
 
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
-        EncodedText text = EncodedText.guessed(source, StandardCharsets.ISO_8859_1);
+        EncodedText text = EncodedText.guessed(source, options, StandardCharsets.ISO_8859_1);
         String all = text.readAll();
         boolean ascii = all.chars().allMatch(c -> c < 0x80) && all.contains("\\u");
         TextDocument.Builder document = new TextDocument.Builder(text, options);
+        PlaceholderTags placeholders = options.placeholderTags();
+        Selection selection = options.document().selection();
         try (JsonParser json = FACTORY.createParser(all)) {
             while (json.nextToken() != null) {
                 progress.checkCancelled();
-                if (json.currentToken() == JsonToken.VALUE_STRING) {
-                    add(document, json, ascii);
+                if (json.currentToken() == JsonToken.VALUE_STRING && selection.includes(path(json))) {
+                    add(document, json, placeholders, new JsonSyntax(ascii));
                 }
             }
         } catch (JsonProcessingException e) {
@@ -61,18 +63,24 @@ public final class JsonFormat implements BilingualFormat {
         return document.build("json", CharacterEscapes.BACKSLASH_U);
     }
 
-    private void add(TextDocument.Builder document, JsonParser json, boolean ascii) throws IOException {
-        String value = json.getText();
-        int start = (int) json.currentTokenLocation().getCharOffset();
-        int end = (int) json.currentLocation().getCharOffset();
+    /** RFC 6901. */
+    private static String path(JsonParser json) {
         String path = json.getParsingContext().pathAsPointer().toString();
-        document.add(
-                path.isEmpty() ? "/" : path,
-                start + 1,
-                end - 1,
-                placeholders.tagged(value),
-                new JsonSyntax(ascii),
-                About.NOTHING);
+        return path.isEmpty() ? "/" : path;
+    }
+
+    private static void add(
+            TextDocument.Builder document, JsonParser json, PlaceholderTags placeholders, JsonSyntax syntax)
+            throws IOException {
+        String value = json.getText();
+        int start = (int) json.currentTokenLocation().getCharOffset() + 1;
+        int end = (int) json.currentLocation().getCharOffset() - 1;
+        Optional<Message> message = Message.of(value, placeholders, false);
+        if (message.isPresent()) {
+            document.add(path(json), start, end, message.get(), syntax.inside(message.get()), About.NOTHING);
+        } else {
+            document.add(path(json), start, end, placeholders.tagged(value), syntax, About.NOTHING);
+        }
     }
 
     private static CannotProceedException broken(Source source, JsonProcessingException e) {

@@ -2,6 +2,7 @@ package org.swaplane.format.json;
 
 import com.fasterxml.jackson.core.io.JsonStringEncoder;
 import org.swaplane.content.Content;
+import org.swaplane.format.Message;
 import org.swaplane.format.UnitSyntax;
 
 /**
@@ -12,7 +13,16 @@ import org.swaplane.format.UnitSyntax;
 record JsonSyntax(boolean ascii) implements UnitSyntax {
     @Override
     public String written(Content content) {
-        String quoted = new String(JsonStringEncoder.getInstance().quoteAsString(content.withCodes()));
+        return escaped(content.withCodes());
+    }
+
+    /** For a message, which quotes in its own way what is then written as JSON. */
+    UnitSyntax inside(Message message) {
+        return content -> escaped(message.syntax().written(content));
+    }
+
+    private String escaped(String value) {
+        String quoted = new String(JsonStringEncoder.getInstance().quoteAsString(value));
         if (!ascii) {
             return quoted;
         }

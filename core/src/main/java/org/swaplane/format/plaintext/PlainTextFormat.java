@@ -32,7 +32,7 @@ public final class PlainTextFormat implements BilingualFormat {
 
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
-        EncodedText text = EncodedText.guessed(source, Charset.forName("windows-1252"));
+        EncodedText text = EncodedText.guessed(source, options, Charset.forName("windows-1252"));
         TextDocument.Builder document = new TextDocument.Builder(text, options);
         Matcher line = LINE.matcher(text.readAll());
         int number = 1;

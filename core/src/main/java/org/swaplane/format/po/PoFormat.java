@@ -27,6 +27,7 @@ public final class PoFormat implements BilingualFormat {
 
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
-        return new PoReader(EncodedText.guessed(source, Charset.forName("ISO-8859-1")), options, progress).read();
+        return new PoReader(EncodedText.guessed(source, options, Charset.forName("ISO-8859-1")), options, progress)
+                .read();
     }
 }

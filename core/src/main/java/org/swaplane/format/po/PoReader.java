@@ -20,7 +20,6 @@ import org.swaplane.format.BilingualFile;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
 import org.swaplane.placeholder.PlaceholderTags;
-import org.swaplane.placeholder.Placeholders;
 import org.swaplane.task.Progress;
 
 /** One pass over the entries of a catalogue. */
@@ -35,7 +34,7 @@ final class PoReader {
     private final EncodedText text;
     private final FileOptions options;
     private final Progress progress;
-    private final PlaceholderTags placeholders = new PlaceholderTags(new Placeholders());
+    private final PlaceholderTags placeholders;
     private final List<Segment> segments = new ArrayList<>();
     private final List<PoFile.Place> places = new ArrayList<>();
     private final List<Problem> problems = new ArrayList<>();
@@ -56,6 +55,7 @@ final class PoReader {
     PoReader(EncodedText text, FileOptions options, Progress progress) {
         this.text = text;
         this.options = options;
+        this.placeholders = options.placeholderTags();
         this.progress = progress;
     }
 

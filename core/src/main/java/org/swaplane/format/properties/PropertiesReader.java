@@ -3,6 +3,7 @@ package org.swaplane.format.properties;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.content.Content;
@@ -12,9 +13,10 @@ import org.swaplane.format.BilingualFile;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.Message;
 import org.swaplane.format.TextDocument;
+import org.swaplane.format.UnitSyntax;
 import org.swaplane.placeholder.PlaceholderTags;
-import org.swaplane.placeholder.Placeholders;
 
 /** One pass over the lines of a .properties file. */
 final class PropertiesReader {
@@ -33,11 +35,12 @@ final class PropertiesReader {
 
     private final EncodedText text;
     private final FileOptions options;
-    private final PlaceholderTags placeholders = new PlaceholderTags(new Placeholders());
+    private final PlaceholderTags placeholders;
 
     PropertiesReader(EncodedText text, FileOptions options) {
         this.text = text;
         this.options = options;
+        this.placeholders = options.placeholderTags();
     }
 
     BilingualFile read() throws IOException {
@@ -64,6 +67,18 @@ final class PropertiesReader {
 
     private void add(TextDocument.Builder document, Matcher line, List<Note> notes, boolean ascii) {
         String value = unescaped(line.group("value"));
+        Optional<Message> message = Message.of(value, placeholders, true);
+        if (message.isPresent()) {
+            UnitSyntax syntax = new PropertiesSyntax(false, ascii).inside(message.get());
+            document.add(
+                    unescaped(line.group("key")),
+                    line.start("value"),
+                    line.end("value"),
+                    message.get(),
+                    syntax,
+                    About.ofNotes(notes));
+            return;
+        }
         boolean isMessage =
                 ARGUMENT.matcher(value).find() && !QUOTED_BRACE.matcher(value).find();
         Content content = placeholders.tagged(isMessage ? value.replace("''", "'") : value);

@@ -1,6 +1,7 @@
 package org.swaplane.format.properties;
 
 import org.swaplane.content.Content;
+import org.swaplane.format.Message;
 import org.swaplane.format.UnitSyntax;
 
 /**
@@ -13,7 +14,15 @@ record PropertiesSyntax(boolean message, boolean ascii) implements UnitSyntax {
     @Override
     public String written(Content content) {
         String value = content.withCodes();
-        String quoted = message ? value.replace("'", "''") : value;
+        return escaped(message ? value.replace("'", "''") : value);
+    }
+
+    /** For a message with variants, which quotes in its own way what is then written as a value. */
+    UnitSyntax inside(Message variants) {
+        return content -> escaped(variants.syntax().written(content));
+    }
+
+    private String escaped(String quoted) {
         StringBuilder written = new StringBuilder();
         for (int i = 0; i < quoted.length(); i++) {
             char c = quoted.charAt(i);

@@ -22,14 +22,13 @@ import org.swaplane.format.InlinePass;
 import org.swaplane.format.TextDocument;
 import org.swaplane.format.XmlPass;
 import org.swaplane.placeholder.PlaceholderTags;
-import org.swaplane.placeholder.Placeholders;
 import org.swaplane.task.Progress;
 
 /** One pass over a file of string resources. */
 final class ResourceReader extends XmlPass {
     private final ResourceKind kind;
     private final TextDocument.Builder document;
-    private final PlaceholderTags placeholders = new PlaceholderTags(new Placeholders());
+    private final PlaceholderTags placeholders;
     /** The open elements: their names in the file, and whether they are for translation. */
     private final Deque<Open> open = new ArrayDeque<>();
 
@@ -62,6 +61,7 @@ final class ResourceReader extends XmlPass {
     ResourceReader(ResourceKind kind, EncodedText text, FileOptions options, Progress progress) {
         super(text, options, progress);
         this.kind = kind;
+        this.placeholders = options.placeholderTags();
         this.document = new TextDocument.Builder(text, options);
     }
 

@@ -15,8 +15,6 @@ import org.swaplane.format.FileOptions;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.format.TextDocument;
-import org.swaplane.placeholder.PlaceholderTags;
-import org.swaplane.placeholder.Placeholders;
 import org.swaplane.segmentation.SegmentationRules;
 import org.swaplane.task.Progress;
 
@@ -25,8 +23,6 @@ public final class SubtitlesFormat implements BilingualFormat {
     private static final Pattern CUE = Pattern.compile(
             "(?m)^(?<time>[ \\t]*(?:\\d+:)?\\d+:\\d+[.,]\\d+[ \\t]*-->[ \\t]*(?:\\d+:)?\\d+:\\d+[.,]\\d+)[^\\r\\n]*\\R"
                     + "(?<text>[^\\r\\n]+(?:\\R[^\\r\\n]+)*)");
-
-    private final PlaceholderTags placeholders = new PlaceholderTags(new Placeholders());
 
     @Override
     public String id() {
@@ -42,7 +38,7 @@ public final class SubtitlesFormat implements BilingualFormat {
     /** A cue is read at once, so its sentences are not cut apart. */
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
-        EncodedText text = EncodedText.guessed(source, Charset.forName("windows-1252"));
+        EncodedText text = EncodedText.guessed(source, options, Charset.forName("windows-1252"));
         TextDocument.Builder document = new TextDocument.Builder(text, options.with(SegmentationRules.BY_PARAGRAPH));
         String all = text.readAll();
         String lineEnd = all.contains("\r\n") ? "\r\n" : "\n";
@@ -54,7 +50,7 @@ public final class SubtitlesFormat implements BilingualFormat {
                     String.valueOf(number++),
                     cue.start("text"),
                     cue.end("text"),
-                    placeholders.tagged(cue.group("text").replace("\r\n", "\n")),
+                    options.placeholderTags().tagged(cue.group("text").replace("\r\n", "\n")),
                     content -> content.withCodes().replace("\n", lineEnd),
                     About.ofNotes(List.of(time)));
         }

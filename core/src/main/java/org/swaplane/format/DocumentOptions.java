@@ -1,0 +1,89 @@
+package org.swaplane.format;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.util.Map;
+import java.util.Set;
+import org.swaplane.placeholder.PlaceholderRules;
+import org.swaplane.task.CannotProceedException;
+
+/**
+ * How a client document is read and written, where the reviewer wants it otherwise than by default.
+ *
+ * @param format id of the format that it is read as; empty for the one that it is recognised as
+ * @param encoding IANA name of the character encoding that it is read in; empty for the one that it states or seems to have
+ * @param extras texts that are translated besides
+ * @param selection which texts are translated at all
+ * @param fonts fonts in the translated document by those of the original; {@code *} for all others
+ */
+public record DocumentOptions(
+        String format,
+        String encoding,
+        Set<Extra> extras,
+        Selection selection,
+        PlaceholderRules placeholders,
+        Map<String, String> fonts) {
+    public static final DocumentOptions DEFAULT =
+            new DocumentOptions("", "", Set.of(), Selection.ALL, PlaceholderRules.DEFAULT, Map.of());
+
+    private static final ObjectMapper JSON = new ObjectMapper();
+
+    public DocumentOptions {
+        format = format == null ? "" : format;
+        encoding = encoding == null ? "" : encoding;
+        extras = extras == null ? Set.of() : Set.copyOf(extras);
+        selection = selection == null ? Selection.ALL : selection;
+        placeholders = placeholders == null ? PlaceholderRules.DEFAULT : placeholders;
+        fonts = fonts == null ? Map.of() : Map.copyOf(fonts);
+    }
+
+    public DocumentOptions withFormat(String other) {
+        return new DocumentOptions(other, encoding, extras, selection, placeholders, fonts);
+    }
+
+    public DocumentOptions withEncoding(String other) {
+        return new DocumentOptions(format, other, extras, selection, placeholders, fonts);
+    }
+
+    public DocumentOptions with(Set<Extra> others) {
+        return new DocumentOptions(format, encoding, others, selection, placeholders, fonts);
+    }
+
+    public DocumentOptions with(Selection other) {
+        return new DocumentOptions(format, encoding, extras, other, placeholders, fonts);
+    }
+
+    public DocumentOptions with(PlaceholderRules others) {
+        return new DocumentOptions(format, encoding, extras, selection, others, fonts);
+    }
+
+    public DocumentOptions withFonts(Map<String, String> others) {
+        return new DocumentOptions(format, encoding, extras, selection, placeholders, others);
+    }
+
+    /** As JSON, for the lane's database. */
+    public String toJson() {
+        try {
+            return equals(DEFAULT) ? "" : JSON.writeValueAsString(this);
+        } catch (JsonProcessingException e) {
+            throw new AssertionError("records of strings can be written", e);
+        }
+    }
+
+    /**
+     * Reads what {@link #toJson} wrote.
+     *
+     * @param name of what holds it, for the message
+     * @throws CannotProceedException when it is something else
+     */
+    public static DocumentOptions ofJson(String name, String json) {
+        try {
+            return json.isEmpty() ? DEFAULT : JSON.readValue(json, DocumentOptions.class);
+        } catch (JsonProcessingException e) {
+            throw new CannotProceedException(
+                    name,
+                    "these are no options for documents: " + e.getOriginalMessage(),
+                    "open the lane with the version of Swap Lane that wrote them");
+        }
+    }
+}

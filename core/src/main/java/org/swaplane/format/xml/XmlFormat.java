@@ -1,0 +1,30 @@
+package org.swaplane.format.xml;
+
+import java.io.IOException;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.BilingualFormat;
+import org.swaplane.format.EncodedText;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.Head;
+import org.swaplane.format.Source;
+import org.swaplane.task.Progress;
+
+/** XML that is of none of the other formats. */
+public final class XmlFormat implements BilingualFormat {
+    @Override
+    public String id() {
+        return "xml";
+    }
+
+    @Override
+    public boolean recognises(Head head) {
+        return head.extension().equals("xml");
+    }
+
+    @Override
+    public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
+        EncodedText text = EncodedText.of(source);
+        PlacedTree tree = PlacedTree.read(source.name(), text.readAll(), progress);
+        return new TextFinder(tree, ItsRules.in(tree, options.document().selection()), text, options).read();
+    }
+}

@@ -1,0 +1,44 @@
+package org.swaplane.placeholder;
+
+import org.swaplane.task.CannotProceedException;
+
+/** A text that a regular expression of unknown manners is matched against: it may look at it often, but not for ever. */
+final class PatientText implements CharSequence {
+    private static final long LEAST_LOOKS = 1_000_000;
+    private static final long LOOKS_EACH = 1_000;
+
+    private final String text;
+    private long looksLeft;
+
+    PatientText(String text) {
+        this.text = text;
+        this.looksLeft = LEAST_LOOKS + LOOKS_EACH * text.length();
+    }
+
+    @Override
+    public char charAt(int index) {
+        if (--looksLeft < 0) {
+            String shown = text.substring(0, Math.min(text.length(), 60));
+            throw new CannotProceedException(
+                    "the text '" + shown + "'",
+                    "a pattern for placeholders takes too long on it",
+                    "write the pattern without repetitions inside repetitions");
+        }
+        return text.charAt(index);
+    }
+
+    @Override
+    public int length() {
+        return text.length();
+    }
+
+    @Override
+    public CharSequence subSequence(int start, int end) {
+        return text.subSequence(start, end);
+    }
+
+    @Override
+    public String toString() {
+        return text;
+    }
+}

@@ -1,0 +1,85 @@
+package org.swaplane.format.xml;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.swaplane.document.Problem;
+import org.swaplane.format.DocumentOptions;
+import org.swaplane.format.DocumentSample;
+import org.swaplane.format.Selection;
+import org.swaplane.task.CannotProceedException;
+
+class XmlFormatTest {
+    private static final String PAGE = """
+            <page xmlns:its="http://www.w3.org/2005/11/its" xmlns:h="urn:x">
+              <its:rules version="2.0">
+                <its:translateRule selector="//code" translate="no"/>
+                <its:translateRule selector="//menu/@label" translate="yes"/>
+                <its:withinTextRule selector="//footnote" withinText="nested"/>
+                <its:locNoteRule selector="//h:title"><its:locNote>Short!</its:locNote></its:locNoteRule>
+                <its:translateRule selector="//[" translate="no"/>
+              </its:rules>
+              <h:title>The &lt;3 Gull</h:title>
+              <para>Press <code>F1</code> or <b>call</b><footnote>Free of <i>charge</i>.</footnote>
+                 now.</para>
+              <menu label='Piers &amp; quays' id="m1"/>
+              <code>x = 1</code>
+              <group its:translate="no"><para>Marram</para></group>
+            </page>
+            """;
+
+    private static DocumentSample choosing(String... patterns) {
+        DocumentSample sample = DocumentSample.of("page.xml", PAGE);
+        return sample.with(sample.options().with(DocumentOptions.DEFAULT.with(new Selection(List.of(patterns)))));
+    }
+
+    @Test
+    void rulesSayWhatIsText() throws IOException {
+        assertThat(choosing().extracted())
+                .containsExactly(
+                        "h:title 1: The <3 Gull",
+                        "para 1: Press ⟦1/⟧ or ⟦2⟧call⟦/2⟧⟦3/⟧ now.",
+                        "footnote 1: Free of ⟦1⟧charge⟦/1⟧.",
+                        "menu/label 1: Piers & quays");
+        assertThat(choosing().open().document().segments().get(0).notes())
+                .extracting(note -> note.text())
+                .containsExactly("Short!");
+    }
+
+    @Test
+    void aBrokenSelectorIsListedAndTheOtherRulesHold() throws IOException {
+        assertThat(choosing().open().document().problems())
+                .extracting(Problem::message)
+                .containsExactly("the selector '//[' of a rule cannot be read; the rule is left out");
+    }
+
+    @Test
+    void elementsAndAttributesCanBePointedAt() throws IOException {
+        assertThat(choosing("/page/h:title", "/page/menu/@id").extracted())
+                .containsExactly("h:title 1: The <3 Gull", "menu/label 1: Piers & quays", "menu/id 1: m1");
+    }
+
+    @Test
+    void onlyTextChanges() throws IOException {
+        String written =
+                choosing().translated(text -> text.replace("Piers", "Pier's").replace("charge", "Kosten"));
+
+        assertThat(written)
+                .contains("label='Pier&apos;s &amp; quays' id=\"m1\"")
+                .contains("<footnote>Free of <i>Kosten</i>.</footnote>")
+                .contains("<group its:translate=\"no\"><para>Marram</para></group>");
+    }
+
+    @Test
+    void brokenAndHostileFilesAreRefused() {
+        assertThatThrownBy(() -> DocumentSample.of("a.xml", "<a><b></a>").open())
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessageStartingWith("a.xml:1:");
+        assertThatThrownBy(
+                        () -> DocumentSample.of("a.xml", "<a>".repeat(10_000)).open())
+                .isInstanceOf(CannotProceedException.class);
+    }
+}
