@@ -38,8 +38,9 @@ public final class SplicedCopy {
     public static void write(
             EncodedText original, List<Splice> splices, CharacterEscapes escapes, OutputStream out, Progress progress)
             throws IOException {
-        List<Splice> inOrder =
-                splices.stream().sorted(Comparator.comparingLong(Splice::start)).toList();
+        List<Splice> inOrder = splices.stream()
+                .sorted(Comparator.comparingLong(Splice::start).thenComparingLong(Splice::end))
+                .toList();
         SplicedCopy copy = new SplicedCopy(original, escapes, out);
         out.write(original.byteOrderMark());
         try (Reader in = original.open()) {

@@ -10,7 +10,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import javax.xml.stream.XMLStreamException;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipArchiveOutputStream;
 import org.apache.commons.compress.archivers.zip.ZipFile;
@@ -19,7 +18,6 @@ import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.Segment;
-import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.DocumentFile;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
@@ -35,6 +33,7 @@ final class OfficeDocument implements DocumentFile {
     private final Source source;
     private final BilingualDocument document;
     private final List<TextPart> parts;
+    private final TargetLook look;
 
     /** {@code first} is the index of its first segment in the whole document. */
     private record TextPart(String entry, TextDocument text, int first) {
@@ -43,20 +42,23 @@ final class OfficeDocument implements DocumentFile {
         }
     }
 
-    private OfficeDocument(Source source, BilingualDocument document, List<TextPart> parts) {
+    private OfficeDocument(Source source, BilingualDocument document, List<TextPart> parts, TargetLook look) {
         this.source = source;
         this.document = document;
         this.parts = List.copyOf(parts);
+        this.look = look;
     }
 
     static OfficeDocument read(Source source, FileOptions options, Progress progress) throws IOException {
         Map<String, byte[]> entries =
-                SafeZip.read(source, name -> PartKind.of(name).isPresent());
+                SafeZip.read(source, name -> PartKind.of(name).isPresent() || name.equals(Workbook.RELATIONS));
         List<String> names = new ArrayList<>(entries.keySet());
+        names.remove(Workbook.RELATIONS);
         names.sort(
                 Comparator.<String, PartKind>comparing(name -> PartKind.of(name).orElseThrow())
                         .thenComparing(String::length)
                         .thenComparing(Comparator.naturalOrder()));
+        PackageReader reader = new PackageReader(source, entries, options);
         List<TextPart> parts = new ArrayList<>();
         List<Segment> segments = new ArrayList<>();
         List<Problem> problems = new ArrayList<>();
@@ -66,13 +68,12 @@ final class OfficeDocument implements DocumentFile {
             progress.at(parts.size(), names.size());
             PartKind kind = PartKind.of(name).orElseThrow();
             format = format.isEmpty() ? kind.format() : format;
-            if (!kind.mayHoldText(entries.get(name))) {
-                continue;
+            if (kind.isRead(entries.get(name), options.document().extras())) {
+                TextDocument part = reader.read(name, kind);
+                parts.add(new TextPart(name, part, segments.size()));
+                segments.addAll(part.document().segments());
+                problems.addAll(part.document().problems());
             }
-            TextDocument part = part(source, name, entries.get(name), kind, options);
-            parts.add(new TextPart(name, part, segments.size()));
-            segments.addAll(part.document().segments());
-            problems.addAll(part.document().problems());
         }
         if (format.isEmpty()) {
             throw new CannotProceedException(
@@ -81,31 +82,7 @@ final class OfficeDocument implements DocumentFile {
         Part whole = new Part(source.name(), options.sourceLanguage(), options.targetLanguage(), List.of());
         BilingualDocument document =
                 new BilingualDocument(format, "UTF-8", List.of(whole), segments, problems, List.of());
-        return new OfficeDocument(source, document, parts);
-    }
-
-    private static TextDocument part(Source source, String name, byte[] bytes, PartKind kind, FileOptions options)
-            throws IOException {
-        EncodedText text = EncodedText.of(Source.of(source.name() + '!' + name, bytes));
-        TextDocument.Builder builder = new TextDocument.Builder(text, options);
-        String shortName = name.substring(name.lastIndexOf('/') + 1).replace(".xml", "");
-        try {
-            if (new PartReader(text.readAll(), kind.vocabulary(), builder, shortName).read()) {
-                builder.problem(0, 0, name + " has tracked changes; they are read as accepted");
-            }
-        } catch (XMLStreamException e) {
-            var at = e.getLocation();
-            throw new CannotProceedException(
-                    new CannotProceedException.Place(
-                            source.name() + '!' + name,
-                            at == null ? 0 : at.getLineNumber(),
-                            at == null ? 0 : at.getColumnNumber()),
-                    "the document is broken inside ("
-                            + e.getMessage().lines().findFirst().orElse("") + ")",
-                    "open it in its program, save it again, and try once more",
-                    e);
-        }
-        return builder.build("office", CharacterEscapes.XML);
+        return new OfficeDocument(source, document, parts, TargetLook.of(options));
     }
 
     @Override
@@ -151,7 +128,7 @@ final class OfficeDocument implements DocumentFile {
     }
 
     /** Entries without a change keep their compressed bytes, their order and their times. */
-    private static void copyPackage(byte[] original, Map<String, byte[]> changed, OutputStream out, Progress progress)
+    private void copyPackage(byte[] original, Map<String, byte[]> changed, OutputStream out, Progress progress)
             throws IOException {
         SeekableInMemoryByteChannel written = new SeekableInMemoryByteChannel();
         try (ZipFile zip = ZipFile.builder()
@@ -160,7 +137,7 @@ final class OfficeDocument implements DocumentFile {
                 ZipArchiveOutputStream copy = new ZipArchiveOutputStream(written)) {
             for (ZipArchiveEntry entry : Collections.list(zip.getEntriesInPhysicalOrder())) {
                 progress.checkCancelled();
-                byte[] content = changed.get(entry.getName());
+                byte[] content = content(zip, entry, changed);
                 if (content == null) {
                     copy.addRawArchiveEntry(entry, zip.getRawInputStream(entry));
                 } else {
@@ -173,5 +150,18 @@ final class OfficeDocument implements DocumentFile {
             }
         }
         out.write(written.array(), 0, (int) written.size());
+    }
+
+    /** What the entry holds from now on; null where it stays as it is. */
+    private byte[] content(ZipFile zip, ZipArchiveEntry entry, Map<String, byte[]> changed) throws IOException {
+        byte[] text = changed.get(entry.getName());
+        if (!look.concerns(entry.getName())) {
+            return text;
+        }
+        byte[] bytes = text == null ? zip.getInputStream(entry).readAllBytes() : text;
+        EncodedText before = EncodedText.of(Source.of(entry.getName(), bytes));
+        String xml = before.readAll();
+        String after = look.entry(entry.getName(), xml);
+        return after.equals(xml) ? text : after.getBytes(before.encoding().charset());
     }
 }

@@ -1,6 +1,7 @@
 package org.swaplane.format.office;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,9 +15,11 @@ import org.swaplane.format.TextDocument;
 /** What a paragraph holds, piece by piece, with the place of the run that each piece stands in. */
 final class Paragraph {
     private final RunVocabulary vocabulary;
+    private final TargetLook look;
     private final String prefix;
     private final List<Piece> pieces = new ArrayList<>();
     private final List<InnerParagraph> inner = new ArrayList<>();
+    private final List<InnerText> innerTexts = new ArrayList<>();
     private boolean bare;
     private int tags;
 
@@ -34,8 +37,12 @@ final class Paragraph {
     /** A paragraph within a tag of this one; {@code tagStart} is where the code of the tag would begin in the part. */
     private record InnerParagraph(String tag, int tagStart, Paragraph paragraph) {}
 
-    Paragraph(RunVocabulary vocabulary, String prefix) {
+    /** An attribute with text within a tag of this paragraph. */
+    private record InnerText(String tag, int tagStart, AttributeText text) {}
+
+    Paragraph(RunVocabulary vocabulary, TargetLook look, String prefix) {
         this.vocabulary = vocabulary;
+        this.look = look;
         this.prefix = prefix;
     }
 
@@ -88,6 +95,10 @@ final class Paragraph {
         inner.add(new InnerParagraph(tag, tagStart, paragraph));
     }
 
+    void inner(String tag, int tagStart, AttributeText text) {
+        innerTexts.add(new InnerText(tag, tagStart, text));
+    }
+
     /** The last piece goes on to {@code end}: a field is one tag from its begin to its result. */
     void extendLast(String raw, int end) {
         Piece last = pieces.remove(pieces.size() - 1);
@@ -105,16 +116,28 @@ final class Paragraph {
         int number = 1;
         for (InnerParagraph each : inner) {
             String innerId = id + " box " + number++;
-            boolean isKept = kept.stream()
-                    .anyMatch(
-                            piece -> piece.run() instanceof Tag tag && tag.id().equals(each.tag()));
-            if (isKept) {
+            if (isAmong(kept, each.tag())) {
                 each.paragraph().insideOf(each, innerId, inside);
             } else {
                 each.paragraph().addTo(document, innerId);
             }
         }
+        number = 1;
+        for (InnerText each : innerTexts) {
+            String innerId = id + " alternative " + number++;
+            if (isAmong(kept, each.tag())) {
+                inside.add(each.text().inside(each.tag(), each.tagStart(), innerId));
+            } else {
+                each.text().addTo(document, innerId);
+            }
+        }
+        inside.sort(Comparator.comparing(TextDocument.Inner::start));
         document.add(id, start, end, content(kept, base), syntax(kept, base), About.NOTHING, inside);
+    }
+
+    private static boolean isAmong(List<Piece> pieces, String tagId) {
+        return pieces.stream()
+                .anyMatch(piece -> piece.run() instanceof Tag tag && tag.id().equals(tagId));
     }
 
     private void insideOf(InnerParagraph place, String id, List<TextDocument.Inner> inside) {
@@ -134,7 +157,7 @@ final class Paragraph {
     }
 
     private RunSyntax syntax(List<Piece> kept, String base) {
-        return new RunSyntax(vocabulary, prefix, base, inFirstRun(kept), inLastRun(kept), bare);
+        return new RunSyntax(vocabulary, look, prefix, base, inFirstRun(kept), inLastRun(kept), bare);
     }
 
     /** Without tags that stand alone at the edges. */

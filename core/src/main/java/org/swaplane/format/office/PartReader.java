@@ -2,16 +2,23 @@ package org.swaplane.format.office;
 
 import java.io.StringReader;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.regex.Pattern;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
 import org.swaplane.content.Tag;
 import org.swaplane.format.ElementText;
+import org.swaplane.format.Extra;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.SafeXml;
+import org.swaplane.format.Splice;
 import org.swaplane.format.TextDocument;
 
 /** Finds the paragraphs of one XML part. */
@@ -27,8 +34,13 @@ final class PartReader {
     /** Marks that a new run makes anew, or nobody misses. */
     private static final Set<String> NOISE = Set.of("proofErr", "lastRenderedPageBreak");
 
+    private static final Pattern HIDDEN = Pattern.compile("<w:vanish\\s*(?:/>|w:val=\"(?:1|true|on)\")");
+
     private final String text;
     private final RunVocabulary vocabulary;
+    private final TargetLook look;
+    private final boolean readsHidden;
+    private final Predicate<String> cells;
     private final TextDocument.Builder document;
     private final String name;
     private final XMLStreamReader2 xml;
@@ -36,6 +48,12 @@ final class PartReader {
     private final Map<String, String> cleaned = new HashMap<>();
 
     private int number;
+    private int alternatives;
+    /** Of the outer paragraph that is being read. */
+    private String paragraphProperties = "";
+
+    private int propertiesAt;
+    private int depth;
     private boolean revised;
     /** How many fields are open whose result has not begun. */
     private int instructions;
@@ -43,11 +61,23 @@ final class PartReader {
     /** A wrapper that is open: id of its tag and name of the element that ends it; without id for one that is dissolved. */
     private record Open(String id, String element) {}
 
-    /** {@code name} stands in the ids of the units. */
-    PartReader(String text, RunVocabulary vocabulary, TextDocument.Builder document, String name)
+    /**
+     * @param name stands in the ids of the units
+     * @param cells says of a sheet's cell, or a string's number, whether it is translated
+     */
+    PartReader(
+            String text,
+            RunVocabulary vocabulary,
+            FileOptions options,
+            TextDocument.Builder document,
+            String name,
+            Predicate<String> cells)
             throws XMLStreamException {
         this.text = text;
         this.vocabulary = vocabulary;
+        this.look = TargetLook.of(options);
+        this.readsHidden = options.document().extras().contains(Extra.HIDDEN);
+        this.cells = cells;
         this.document = document;
         this.name = name;
         this.xml = (XMLStreamReader2) SafeXml.factory().createXMLStreamReader(new StringReader(text));
@@ -55,12 +85,41 @@ final class PartReader {
 
     /** Adds every paragraph that has text; returns whether the part has tracked changes. */
     boolean read() throws XMLStreamException {
+        String cell = "";
         while (xml.hasNext()) {
-            if (xml.next() == XMLStreamConstants.START_ELEMENT && isParagraph()) {
-                readParagraph().addTo(document, name + ' ' + ++number);
+            if (xml.next() != XMLStreamConstants.START_ELEMENT) {
+                continue;
+            }
+            if (xml.getLocalName().equals("c")) {
+                cell = String.valueOf(xml.getAttributeValue(null, "r"));
+            }
+            if (isParagraph()) {
+                readOuterParagraph(cell);
+            } else {
+                for (AttributeText alternative : AttributeText.alternatives(xml, vocabulary, text)) {
+                    alternative.addTo(document, name + " alternative " + ++alternatives);
+                }
             }
         }
         return revised;
+    }
+
+    private void readOuterParagraph(String cell) throws XMLStreamException {
+        int tagEnd = end();
+        String prefix = prefix();
+        paragraphProperties = "";
+        propertiesAt = tagEnd;
+        Paragraph paragraph = readParagraph();
+        number++;
+        if (!cells.test(cell.isEmpty() ? String.valueOf(number) : cell)) {
+            return;
+        }
+        paragraph.addTo(document, name + ' ' + number);
+        String directed = look.paragraph(vocabulary, prefix, paragraphProperties);
+        if (!directed.equals(paragraphProperties) && text.charAt(tagEnd - 2) != '/') {
+            int end = propertiesAt + paragraphProperties.length();
+            document.whenTranslated(new Splice(propertiesAt, end, name + ' ' + number, raw -> directed));
+        }
     }
 
     private boolean isParagraph() {
@@ -81,7 +140,8 @@ final class PartReader {
     }
 
     private Paragraph readParagraph() throws XMLStreamException {
-        Paragraph paragraph = new Paragraph(vocabulary, prefix());
+        Paragraph paragraph = new Paragraph(vocabulary, look, prefix());
+        depth++;
         Deque<Open> open = new ArrayDeque<>();
         instructions = 0;
         while (true) {
@@ -90,6 +150,7 @@ final class PartReader {
                 readChild(paragraph, open);
             } else if (event == XMLStreamConstants.END_ELEMENT) {
                 if (open.isEmpty()) {
+                    depth--;
                     return paragraph;
                 }
                 close(paragraph, open);
@@ -105,7 +166,13 @@ final class PartReader {
         } else if (element.equals("t") && vocabulary == RunVocabulary.SHEET) {
             String value = ElementText.read(xml);
             paragraph.bareText(value, start, end());
-        } else if (element.equals("pPr") || element.equals("rPh") || element.equals("phoneticPr")) {
+        } else if (element.equals("pPr")) {
+            xml.skipElement();
+            if (depth == 1) {
+                propertiesAt = start;
+                paragraphProperties = text.substring(start, end());
+            }
+        } else if (element.equals("rPh") || element.equals("phoneticPr")) {
             xml.skipElement();
         } else if (WRAPPERS.contains(element)) {
             String id = paragraph.tag(Tag.Kind.OPEN, element, text.substring(start, end()), start, end());
@@ -165,6 +232,11 @@ final class PartReader {
             readField(paragraph, raw, start, runEnd);
             return;
         }
+        if (!readsHidden && HIDDEN.matcher(raw).find()) {
+            xml.skipElement();
+            paragraph.tag(Tag.Kind.STANDALONE, "hidden", raw, start, runEnd);
+            return;
+        }
         String properties = "";
         while (xml.next() != XMLStreamConstants.END_ELEMENT) {
             if (xml.getEventType() != XMLStreamConstants.START_ELEMENT) {
@@ -190,8 +262,9 @@ final class PartReader {
             throws XMLStreamException {
         int start = start();
         Deque<Paragraph> boxes = new ArrayDeque<>();
-        int depth = 1;
-        while (depth > 0) {
+        List<AttributeText> texts = new ArrayList<>(0);
+        int open = 1;
+        while (open > 0) {
             int event = xml.next();
             if (event == XMLStreamConstants.START_ELEMENT && xml.getLocalName().equals("Fallback")) {
                 xml.skipElement(); // the same text once more, for programs of long ago
@@ -200,9 +273,10 @@ final class PartReader {
                 boxes.add(readParagraph());
                 instructions = outer;
             } else if (event == XMLStreamConstants.START_ELEMENT) {
-                depth++;
+                texts.addAll(AttributeText.alternatives(xml, vocabulary, text));
+                open++;
             } else if (event == XMLStreamConstants.END_ELEMENT) {
-                depth--;
+                open--;
             }
         }
         String raw = text.substring(start, end());
@@ -212,6 +286,7 @@ final class PartReader {
                 : paragraph.tag(Tag.Kind.STANDALONE, element, raw, start, end());
         int before = inRun ? ('<' + prefix + "r>" + properties).length() : 0;
         boxes.forEach(box -> paragraph.inner(id, start - before, box));
+        texts.forEach(each -> paragraph.inner(id, start - before, each));
     }
 
     /** Where the run ends that begins at {@code start}; runs are in runs only within text boxes, which are counted. */

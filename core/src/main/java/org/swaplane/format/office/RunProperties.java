@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
 final class RunProperties {
     /** What editing leaves behind and nobody sees: language and proofing marks, revision ids. */
     private static final Pattern NOISE = Pattern.compile(
-            "<w:(?:lang|noProof)\\b[^>]*/>|\\s(?:w:rsid\\w*|lang|altLang|dirty|err|noProof|smtClean)=\"[^\"]*\"");
+            "<w:(?:lang|noProof|rtl)\\b[^>]*/>|\\s(?:w:rsid\\w*|lang|altLang|dirty|err|noProof|smtClean)=\"[^\"]*\"");
 
     private static final Pattern EMPTY = Pattern.compile("<([\\w:]+)\\s*(?:/>|>\\s*</\\1>)");
     private static final Pattern ELEMENT = Pattern.compile("<(?:\\w+:)?(\\w+)|\\s(b|i|u|strike)=\"(?:1|sng)\"");

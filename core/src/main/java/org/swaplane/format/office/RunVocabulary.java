@@ -6,7 +6,7 @@ import java.util.Set;
 enum RunVocabulary {
     WORD("wordprocessingml", Set.of("p"), "w:", " xml:space=\"preserve\""),
     DRAWING("drawingml", Set.of("p"), "a:", ""),
-    SHEET("spreadsheetml", Set.of("si", "is"), "", " xml:space=\"preserve\"");
+    SHEET("spreadsheetml", Set.of("si", "is", "text"), "", " xml:space=\"preserve\"");
 
     private final String namespace;
     private final Set<String> paragraphs;

@@ -145,7 +145,7 @@ class OfficeFormatTest {
         assertThat(slides.extracted()).containsExactly("slide1 1: Title");
         assertThat(parts(slides.written(DocumentSample.translated(slides.open(), text -> "Titel")))
                         .get("ppt/slides/slide1.xml"))
-                .contains("<a:p><a:r><a:rPr b=\"1\"/><a:t>Titel</a:t></a:r><a:endParaRPr/></a:p>");
+                .contains("<a:p><a:r><a:rPr b=\"1\" lang=\"de\"/><a:t>Titel</a:t></a:r><a:endParaRPr/></a:p>");
     }
 
     @Property(tries = 150)
