@@ -39,6 +39,10 @@ public record FileOptions(
         return new FileOptions(sourceLanguage, targetLanguage, rules, segmentation, other);
     }
 
+    public FileOptions inLanguages(String source, String target) {
+        return new FileOptions(source, target, rules, segmentation, document);
+    }
+
     /** The same in a source language that the document itself states, unless somebody said another. */
     public FileOptions orSourceLanguage(String stated) {
         return sourceLanguage.isEmpty() && !stated.isEmpty()

@@ -2,6 +2,7 @@ package org.swaplane.format;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
 import java.util.ServiceLoader;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
@@ -36,16 +37,29 @@ public final class FormatRegistry {
         if (head.isEmpty()) {
             throw new CannotProceedException(source.name(), "the file is empty", "ask the sender for it again");
         }
-        for (BilingualFormat format : formats) {
-            if (format.recognises(head)) {
-                return format.read(source, options, progress);
-            }
-        }
-        throw new CannotProceedException(
-                source.name(), "this is no format that Swap Lane reads", "it reads " + String.join(", ", ids()));
+        String wanted = options.document().format();
+        return formats.stream()
+                .filter(format ->
+                        wanted.isEmpty() ? format.recognises(head) : format.id().equals(wanted))
+                .findFirst()
+                .orElseThrow(() -> new CannotProceedException(
+                        source.name(),
+                        "this is no format that Swap Lane reads",
+                        "it reads " + String.join(", ", ids())))
+                .read(source, options, progress);
     }
 
-    private List<String> ids() {
+    /** Id of the format that a file is recognised as; empty where it is none of them. */
+    public Optional<String> recognise(Source source) throws IOException {
+        Head head = Head.of(source);
+        return formats.stream()
+                .filter(format -> !head.isEmpty() && format.recognises(head))
+                .map(BilingualFormat::id)
+                .findFirst();
+    }
+
+    /** Ids of all formats, in the order in which they are tried. */
+    public List<String> ids() {
         return formats.stream().map(BilingualFormat::id).toList();
     }
 }

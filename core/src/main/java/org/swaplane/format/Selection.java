@@ -25,7 +25,7 @@ public record Selection(List<String> patterns) {
                         .toList();
     }
 
-    public boolean isAll() {
+    public boolean takesAll() {
         return patterns.isEmpty();
     }
 

@@ -4,12 +4,14 @@ import java.util.Optional;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
 import org.swaplane.format.BilingualFile;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.Source;
 import org.swaplane.lane.BringBack;
 
 /**
  * One file that arrived.
  *
+ * @param options how it was read
  * @param file as it was read, for a role that can be taken in
  * @param repetitions segments whose source occurred before in what arrived
  * @param returned what came back, for a returned copy
@@ -18,6 +20,7 @@ import org.swaplane.lane.BringBack;
 public record Arrival(
         Source source,
         Role role,
+        FileOptions options,
         Optional<BilingualFile> file,
         Optional<Counts> counts,
         int repetitions,
@@ -41,8 +44,18 @@ public record Arrival(
     }
 
     /** A file that is kept, or not, without being read. */
-    static Arrival unread(Source source, Role role, String problem) {
-        return new Arrival(source, role, Optional.empty(), Optional.empty(), 0, Optional.empty(), problem);
+    static Arrival unread(Source source, Role role, FileOptions options, String problem) {
+        return new Arrival(source, role, options, Optional.empty(), Optional.empty(), 0, Optional.empty(), problem);
+    }
+
+    /** The same, to be taken in so. */
+    public Arrival with(FileOptions other) {
+        return new Arrival(source, role, other, file, counts, repetitions, returned, problem);
+    }
+
+    /** Only kept, whatever it could be. */
+    public Arrival asReference() {
+        return unread(source, Role.REFERENCE, options, "");
     }
 
     /** The document of a file that was read. */

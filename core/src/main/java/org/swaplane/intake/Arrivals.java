@@ -10,6 +10,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
@@ -32,7 +34,7 @@ public final class Arrivals {
     private static final Set<String> PICTURES =
             Set.of("png", "jpg", "jpeg", "gif", "svg", "webp", "tif", "tiff", "bmp");
     private static final Set<String> REFERENCES =
-            Set.of("pdf", "doc", "xls", "ppt", "rtf", "odt", "ods", "odp", "csv", "tsv", "tbx", "md", "eml", "msg");
+            Set.of("pdf", "doc", "xls", "ppt", "rtf", "odt", "ods", "odp", "tbx", "eml", "msg");
 
     private final Lane lane;
     private final FileOptions options;
@@ -53,15 +55,41 @@ public final class Arrivals {
         return readSources(sources, progress);
     }
 
-    /** The same for files that were found before, to read them in another way. */
-    public List<Arrival> readSources(List<Source> sources, Progress progress) throws IOException {
+    private List<Arrival> readSources(List<Source> sources, Progress progress) throws IOException {
         List<Arrival> arrivals = new ArrayList<>();
         for (Source source : sources) {
             progress.checkCancelled();
             progress.at(arrivals.size(), sources.size());
-            arrivals.add(read(source, progress));
+            arrivals.add(read(source, withDefaults(source), progress));
         }
         return arrivals;
+    }
+
+    /** How documents of this kind are read in the lane. */
+    private FileOptions withDefaults(Source source) throws IOException {
+        Optional<String> format = lane.formats().recognise(source);
+        return format.isPresent() ? options.with(lane.documentOptions(format.get())) : options;
+    }
+
+    /** Reads some of what arrived in another way, and the rest as before, so that what repeats is counted anew. */
+    public List<Arrival> readAgain(
+            List<Arrival> arrivals, Predicate<Arrival> which, UnaryOperator<FileOptions> change, Progress progress) {
+        List<Arrival> again = new ArrayList<>();
+        for (Arrival arrival : arrivals) {
+            progress.checkCancelled();
+            progress.at(again.size(), arrivals.size());
+            again.add(
+                    which.test(arrival)
+                            ? read(arrival.source(), change.apply(arrival.options()), progress)
+                            : recounted(arrival));
+        }
+        return again;
+    }
+
+    private Arrival recounted(Arrival arrival) {
+        return arrival.file().isPresent()
+                ? taken(arrival.source(), arrival.options(), arrival.file().get())
+                : arrival;
     }
 
     private static void collect(Path path, List<Source> sources) throws IOException {
@@ -96,31 +124,32 @@ public final class Arrivals {
         return entry.substring(entry.replace('\\', '/').lastIndexOf('/') + 1);
     }
 
-    private Arrival read(Source source, Progress progress) {
+    private Arrival read(Source source, FileOptions how, Progress progress) {
         String name = source.name().toLowerCase(Locale.ROOT);
         String extension = name.substring(name.lastIndexOf('.') + 1);
         if (PICTURES.contains(extension)) {
-            return Arrival.unread(source, Role.PICTURE, "");
+            return Arrival.unread(source, Role.PICTURE, how, "");
         }
         try {
             if (DocxReviewCopy.isOurs(source)) {
-                return returned(new BringBack(lane).read(source));
+                return returned(how, new BringBack(lane).read(source));
             }
-            BilingualFile file = lane.formats().open(source, options.with(lane.rules()), progress);
+            BilingualFile file = lane.formats().open(source, how.with(lane.rules()), progress);
             Optional<BringBack.Recognised> back = new BringBack(lane).recognise(source, file.document(), progress);
-            return back.isPresent() ? returned(back.get()) : taken(source, file);
+            return back.isPresent() ? returned(how, back.get()) : taken(source, how, file);
         } catch (CannotProceedException | IOException e) {
             return REFERENCES.contains(extension)
-                    ? Arrival.unread(source, Role.REFERENCE, "")
-                    : Arrival.unread(source, Role.UNREADABLE, String.valueOf(e.getMessage()));
+                    ? Arrival.unread(source, Role.REFERENCE, how, "")
+                    : Arrival.unread(source, Role.UNREADABLE, how, String.valueOf(e.getMessage()));
         }
     }
 
-    private static Arrival returned(BringBack.Recognised copy) {
-        return new Arrival(copy.copy(), Role.RETURNED, Optional.empty(), Optional.empty(), 0, Optional.of(copy), "");
+    private static Arrival returned(FileOptions how, BringBack.Recognised copy) {
+        return new Arrival(
+                copy.copy(), Role.RETURNED, how, Optional.empty(), Optional.empty(), 0, Optional.of(copy), "");
     }
 
-    private Arrival taken(Source source, BilingualFile file) {
+    private Arrival taken(Source source, FileOptions how, BilingualFile file) {
         BilingualDocument document = file.document();
         Role role = file instanceof DocumentFile
                 ? Role.DOCUMENT
@@ -128,6 +157,7 @@ public final class Arrivals {
         return new Arrival(
                 source,
                 role,
+                how,
                 Optional.of(file),
                 Optional.of(Counts.of(document.segments())),
                 repetitions(document.segments()),

@@ -22,7 +22,8 @@ final class Database implements AutoCloseable {
             "change.locked_after integer not null default 0",
             "track.target_language text not null default ''",
             "track.source_language text not null default ''",
-            "track.segmentation text not null default ''");
+            "track.segmentation text not null default ''",
+            "track.options text not null default ''");
 
     private final Path file;
     private final Connection connection;

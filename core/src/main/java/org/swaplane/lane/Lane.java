@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.BilingualFile;
+import org.swaplane.format.DocumentOptions;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.NewFile;
@@ -27,6 +28,7 @@ import org.swaplane.task.Progress;
 public final class Lane implements AutoCloseable {
     private static final String DATABASE = "lane.db";
     private static final String SEGMENTATION = "segmentation.srx";
+    private static final String DOCUMENTS = "document-options/";
     private static final String RULES = "extension-rules";
     private static final String CODE_ALPHABET = "0123456789ABCDEFGHJKMNPQRSTVWXYZ";
 
@@ -151,15 +153,16 @@ public final class Lane implements AutoCloseable {
         // Read from the kept copy: the sender's file may go away.
         BilingualFile file = readOrForget(source.name(), sha256, options.with(rules()), progress);
         long id = database.update(
-                "insert into track (name, sha256, format, added_at, source_language, target_language, segmentation)"
-                        + " values (?, ?, ?, ?, ?, ?, ?)",
+                "insert into track (name, sha256, format, added_at, source_language, target_language, segmentation,"
+                        + " options) values (?, ?, ?, ?, ?, ?, ?, ?)",
                 source.name(),
                 sha256,
                 file.document().format(),
                 clock.instant().toString(),
                 options.sourceLanguage(),
                 options.targetLanguage(),
-                keptSegmentation(options.segmentation()));
+                keptSegmentation(options.segmentation()),
+                options.document().toJson());
         Track track = new Track(id, source.name(), sha256, file, new Journal(database, id, clock));
         List<Track> all = new ArrayList<>(tracks);
         all.add(track);
@@ -188,15 +191,28 @@ public final class Lane implements AutoCloseable {
     }
 
     private FileOptions options(long track) throws IOException {
-        record Stored(String source, String target, String segmentation) {}
+        record Stored(String source, String target, String segmentation, String document) {}
         Stored stored = database.query(
-                        row -> new Stored(row.getString(1), row.getString(2), row.getString(3)),
-                        "select source_language, target_language, segmentation from track where id = ?",
+                        row -> new Stored(row.getString(1), row.getString(2), row.getString(3), row.getString(4)),
+                        "select source_language, target_language, segmentation, options from track where id = ?",
                         track)
                 .get(0);
         return FileOptions.ofLanguages(stored.source(), stored.target())
                 .with(rules())
-                .with(segmentation(stored.segmentation()));
+                .with(segmentation(stored.segmentation()))
+                .with(DocumentOptions.ofJson(folder.toString(), stored.document()));
+    }
+
+    /** How documents of a format are read here when a new one comes in. */
+    public DocumentOptions documentOptions(String format) {
+        return setting(DOCUMENTS + format)
+                .map(json -> DocumentOptions.ofJson(folder.toString(), json))
+                .orElse(DocumentOptions.DEFAULT);
+    }
+
+    /** Sets how the next documents of a format are read; those that are here stay as they are. */
+    public void setDocumentOptions(String format, DocumentOptions options) {
+        set(DOCUMENTS + format, options.withFormat("").withEncoding("").toJson());
     }
 
     /** Rules that a track was cut by must never change under its journal, so they are kept as a file of their own. */

@@ -1,7 +1,9 @@
 package org.swaplane.placeholder;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.regex.PatternSyntaxException;
@@ -31,6 +33,13 @@ public record PlaceholderRules(Set<String> off, List<Own> own) {
     public PlaceholderRules {
         off = off == null ? Set.of() : Set.copyOf(off);
         own = own == null ? List.of() : List.copyOf(own);
+    }
+
+    /** The shipped kinds by name, each with an example. */
+    public static Map<String, String> shippedKinds() {
+        Map<String, String> kinds = new LinkedHashMap<>();
+        Placeholders.SHIPPED.forEach(kind -> kinds.put(kind.name(), kind.example()));
+        return kinds;
     }
 
     /** What finds them; patterns that are broken are left out. */

@@ -10,21 +10,23 @@ import java.util.stream.Collectors;
 public final class Placeholders {
     /** The kinds that ship with the application. */
     static final List<Kind> SHIPPED = List.of(
-            new Kind("double-brace", '{', "\\{\\{\\s*[\\p{L}_][\\w.-]*\\s*\\}\\}"),
-            new Kind("dollar-brace", '$', "\\$\\{[\\p{L}_][\\w.]*\\}"),
-            new Kind("percent-brace", '%', "%\\{[\\p{L}_]\\w*\\}"),
-            new Kind("percent-name", '%', "%\\([\\p{L}_]\\w*\\)[a-zA-Z]"),
-            new Kind("numbered-brace", '{', "\\{\\d+(?:,\\s*[^{}]*)?\\}"),
-            new Kind("dollar-name", '$', "\\$[\\p{L}_]\\w*\\$"),
-            new Kind("named-brace", '{', "\\{[\\p{L}_][\\w.-]*\\}"),
+            new Kind("double-brace", "{{name}}", '{', "\\{\\{\\s*[\\p{L}_][\\w.-]*\\s*\\}\\}"),
+            new Kind("dollar-brace", "${name}", '$', "\\$\\{[\\p{L}_][\\w.]*\\}"),
+            new Kind("percent-brace", "%{name}", '%', "%\\{[\\p{L}_]\\w*\\}"),
+            new Kind("percent-name", "%(name)s", '%', "%\\([\\p{L}_]\\w*\\)[a-zA-Z]"),
+            new Kind("numbered-brace", "{0}", '{', "\\{\\d+(?:,\\s*[^{}]*)?\\}"),
+            new Kind("dollar-name", "$name$", '$', "\\$[\\p{L}_]\\w*\\$"),
+            new Kind("named-brace", "{name}", '{', "\\{[\\p{L}_][\\w.-]*\\}"),
             // '5 % discount' is no conversion: a blank flag only counts right before digits or a letter without one
             // after it.
             new Kind(
                     "printf",
+                    "%1$s",
                     '%',
                     "%(?:%|(?:\\d+\\$)?[-+#0]*\\d*(?:\\.\\d+)?(?:hh|h|ll|l|z|j|t)?[@sdiufFeEgGxXoc](?![\\p{L}]))"),
-            new Kind("entity", '&', "&(?:#\\d+|#x[0-9A-Fa-f]+|[a-zA-Z][a-zA-Z0-9]*);"),
-            new Kind("element", '<', "</?[a-zA-Z][\\w-]*(?:\\s+[\\w-]+\\s*=\\s*(?:\"[^\"]*\"|'[^']*'))*\\s*/?>"));
+            new Kind("entity", "&amp;", '&', "&(?:#\\d+|#x[0-9A-Fa-f]+|[a-zA-Z][a-zA-Z0-9]*);"),
+            new Kind(
+                    "element", "<b>", '<', "</?[a-zA-Z][\\w-]*(?:\\s+[\\w-]+\\s*=\\s*(?:\"[^\"]*\"|'[^']*'))*\\s*/?>"));
 
     private final List<Kind> kinds;
     private final String starts;
@@ -32,11 +34,11 @@ public final class Placeholders {
     private final Pattern any;
 
     /** A named pattern, and the character that everything begins with that it finds; {@link #ANY} where that can be any. */
-    public record Kind(String name, char start, String pattern) {
+    public record Kind(String name, String example, char start, String pattern) {
         static final char ANY = '\0';
 
         static Kind anywhere(String name, String pattern) {
-            return new Kind(name, ANY, pattern);
+            return new Kind(name, "", ANY, pattern);
         }
     }
 

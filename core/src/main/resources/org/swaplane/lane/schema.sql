@@ -3,7 +3,7 @@ create table if not exists setting (key text primary key, value text not null) w
 create table if not exists track (
     id integer primary key, name text not null, sha256 text not null, format text not null, added_at text not null,
     source_language text not null default '', target_language text not null default '',
-    segmentation text not null default '');
+    segmentation text not null default '', options text not null default '');
 
 create table if not exists step (
     id integer primary key, track integer not null references track, kind text not null, who text not null,

@@ -19,7 +19,10 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.swaplane.demo.DemoLane;
+import org.swaplane.format.DocumentOptions;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Selection;
 import org.swaplane.format.Source;
 import org.swaplane.intake.Arrival.Role;
 import org.swaplane.lane.Lane;
@@ -104,13 +107,50 @@ class ArrivalsTest {
         Path inbox = Files.createDirectories(folder.resolve("inbox").resolve("deep"));
         Files.write(inbox.resolve("page.html"), text("<p>One. Two.</p>"));
         List<Arrival> sentences = read(FileOptions.ofLanguages("en", "de"), folder.resolve("inbox"));
-        FileOptions whole = FileOptions.ofLanguages("en", "de").with(SegmentationRules.BY_PARAGRAPH);
 
-        List<Arrival> paragraphs = new Arrivals(lane, whole)
-                .readSources(sentences.stream().map(Arrival::source).toList(), Progress.NONE);
+        List<Arrival> paragraphs = new Arrivals(lane, FileOptions.NONE)
+                .readAgain(sentences, any -> true, how -> how.with(SegmentationRules.BY_PARAGRAPH), Progress.NONE);
 
         assertThat(sentences.get(0).document().segments()).hasSize(2);
         assertThat(paragraphs.get(0).document().segments()).hasSize(1);
+    }
+
+    @Test
+    void oneFileCanBeReadAsSomethingElseAndInAnotherEncoding() throws IOException {
+        Path inbox = Files.createDirectories(folder.resolve("inbox"));
+        Files.write(inbox.resolve("list.dat"), "Fähre\n".getBytes(StandardCharsets.ISO_8859_1));
+        Files.write(inbox.resolve("page.html"), text("<html lang='fr'><p>Un. Deux.</p></html>"));
+        List<Arrival> arrivals = read(FileOptions.NONE, inbox);
+
+        List<Arrival> corrected = new Arrivals(lane, FileOptions.NONE)
+                .readAgain(
+                        arrivals,
+                        each -> each.role() == Role.UNREADABLE,
+                        how -> how.with(how.document().withFormat("text").withEncoding("windows-1251")),
+                        Progress.NONE);
+
+        assertThat(arrivals).extracting(Arrival::role).containsExactly(Role.UNREADABLE, Role.DOCUMENT);
+        assertThat(corrected.get(0).document().segments().get(0).source().plainText())
+                .isEqualTo("Fдhre");
+        assertThat(corrected.get(1).document().sourceLanguage()).isEqualTo("fr");
+        lane.takeIn(corrected.get(0).source(), corrected.get(0).options(), Progress.NONE);
+        lane.close();
+        lane = Lane.open(folder.resolve("lane"), FormatRegistry.ofInstalled(), Clock.systemUTC(), Progress.NONE);
+        assertThat(lane.tracks())
+                .last()
+                .extracting(track -> track.document().format())
+                .isEqualTo("text");
+    }
+
+    @Test
+    void aLaneReadsTheNextDocumentAsItsOptionsSay() throws IOException {
+        DocumentOptions options = DocumentOptions.DEFAULT.with(new Selection(List.of("/text")));
+        lane.setDocumentOptions("json", options.withEncoding("UTF-16"));
+        Path file = Files.write(folder.resolve("a.json"), text("{\"id\": \"one\", \"text\": \"two\"}"));
+
+        assertThat(read(FileOptions.NONE, file).get(0).document().segments()).hasSize(1);
+        assertThat(lane.documentOptions("json")).isEqualTo(options);
+        assertThat(lane.documentOptions("html")).isEqualTo(DocumentOptions.DEFAULT);
     }
 
     @Test

@@ -1,12 +1,15 @@
 package org.swaplane.placeholder;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.swaplane.task.CannotProceedException;
 
 class PlaceholdersTest {
     private static List<String> found(String text) {
@@ -73,12 +76,35 @@ class PlaceholdersTest {
     }
 
     @Test
-    void patternsOfOnesOwnTakeThePlaceOfTheUsual() {
-        Placeholders own = new Placeholders(List.of(new Placeholders.Kind("hash", '#', "#\\w+#")));
+    void patternsOfOnesOwnComeFirstAndKindsCanBeLeftOut() {
+        PlaceholderRules rules = new PlaceholderRules(
+                Set.of("named-brace"), List.of(new PlaceholderRules.Own("pier", "#\\w+#|\\{pier\\} 5")));
 
-        assertThat(own.find("#pier# and {pier}"))
+        assertThat(rules.placeholders().find("at #pier# and {pier} 5, {quay} $x$ %s"))
                 .extracting(Placeholders.Found::written)
-                .containsExactly("#pier#");
+                .containsExactly("#pier#", "{pier} 5", "$x$", "%s");
+    }
+
+    @Test
+    void aPatternThatIsBrokenOrMatchesNothingIsSaidAndLeftOut() {
+        PlaceholderRules.Own broken = new PlaceholderRules.Own("a", "(");
+        PlaceholderRules.Own empty = new PlaceholderRules.Own("b", "x*");
+
+        assertThat(broken.fault()).isEqualTo("Unclosed group");
+        assertThat(empty.fault()).isEqualTo("it matches where there is nothing");
+        assertThat(new PlaceholderRules(Set.of(), List.of(broken, empty))
+                        .placeholders()
+                        .find("xx(%s"))
+                .hasSize(1);
+    }
+
+    @Test
+    void aPatternThatNeverEndsIsStopped() {
+        PlaceholderRules rules = new PlaceholderRules(Set.of(), List.of(new PlaceholderRules.Own("slow", "(\\w+)+!")));
+
+        assertThatThrownBy(() -> rules.placeholders().find("a".repeat(200)))
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessageContaining("takes too long");
     }
 
     @ParameterizedTest

@@ -5,9 +5,12 @@ import java.io.IOException;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.document.About;
+import org.swaplane.document.LanguageCode;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
@@ -19,6 +22,8 @@ import org.swaplane.task.Progress;
 
 /** One pass over the tags of a page. */
 final class HtmlReader {
+    private static final Pattern LANGUAGE = Pattern.compile("(?i)<html\\b[^>]*\\blang\\s*=\\s*[\"']?([\\w-]+)");
+
     private final EncodedText text;
     private final FileOptions options;
     private final Progress progress;
@@ -29,11 +34,17 @@ final class HtmlReader {
     private String block = "text";
     private int keepsSpace;
 
-    HtmlReader(EncodedText text, FileOptions options, Progress progress) {
+    HtmlReader(EncodedText text, FileOptions options, Progress progress) throws IOException {
         this.text = text;
-        this.options = options;
+        this.options = options.orSourceLanguage(statedLanguage(text));
         this.progress = progress;
-        this.document = new TextDocument.Builder(text, options);
+        this.document = new TextDocument.Builder(text, this.options);
+    }
+
+    /** The language that the page says it is in. */
+    private static String statedLanguage(EncodedText text) throws IOException {
+        Matcher language = LANGUAGE.matcher(text.readAll());
+        return language.find() && LanguageCode.fault(language.group(1)).isEmpty() ? language.group(1) : "";
     }
 
     BilingualFile read() throws IOException {

@@ -31,7 +31,7 @@ final class FrontMatter {
         Matcher value = VALUE.matcher(text).region(0, whole.end("lines"));
         while (value.find()) {
             String name = value.group("name");
-            boolean chosen = options.document().selection().isAll()
+            boolean chosen = options.document().selection().takesAll()
                     ? TEXTS.contains(name)
                     : options.document().selection().includes('/' + name);
             if (chosen) {

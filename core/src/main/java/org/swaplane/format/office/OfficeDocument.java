@@ -4,17 +4,21 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipArchiveOutputStream;
 import org.apache.commons.compress.archivers.zip.ZipFile;
 import org.apache.commons.compress.utils.SeekableInMemoryByteChannel;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.LanguageCode;
 import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.Segment;
@@ -30,6 +34,9 @@ import org.swaplane.task.Progress;
 
 /** An office document: its parts with text, each spliced on its own, in a package whose other entries are copied as they are. */
 final class OfficeDocument implements DocumentFile {
+    private static final String STYLES = "word/styles.xml";
+    private static final Pattern LANGUAGE = Pattern.compile("<w:lang\\b[^>]*\\bw:val=\"([\\w-]+)\"");
+
     private final Source source;
     private final BilingualDocument document;
     private final List<TextPart> parts;
@@ -49,11 +56,13 @@ final class OfficeDocument implements DocumentFile {
         this.look = look;
     }
 
-    static OfficeDocument read(Source source, FileOptions options, Progress progress) throws IOException {
-        Map<String, byte[]> entries =
-                SafeZip.read(source, name -> PartKind.of(name).isPresent() || name.equals(Workbook.RELATIONS));
+    static OfficeDocument read(Source source, FileOptions given, Progress progress) throws IOException {
+        Map<String, byte[]> entries = SafeZip.read(
+                source,
+                name -> PartKind.of(name).isPresent() || name.equals(Workbook.RELATIONS) || name.equals(STYLES));
+        FileOptions options = given.orSourceLanguage(statedLanguage(entries));
         List<String> names = new ArrayList<>(entries.keySet());
-        names.remove(Workbook.RELATIONS);
+        names.removeAll(List.of(Workbook.RELATIONS, STYLES));
         names.sort(
                 Comparator.<String, PartKind>comparing(name -> PartKind.of(name).orElseThrow())
                         .thenComparing(String::length)
@@ -83,6 +92,13 @@ final class OfficeDocument implements DocumentFile {
         BilingualDocument document =
                 new BilingualDocument(format, "UTF-8", List.of(whole), segments, problems, List.of());
         return new OfficeDocument(source, document, parts, TargetLook.of(options));
+    }
+
+    /** The language that a text document is in by default. */
+    private static String statedLanguage(Map<String, byte[]> entries) {
+        Matcher language =
+                LANGUAGE.matcher(new String(entries.getOrDefault(STYLES, new byte[0]), StandardCharsets.UTF_8));
+        return language.find() && LanguageCode.fault(language.group(1)).isEmpty() ? language.group(1) : "";
     }
 
     @Override

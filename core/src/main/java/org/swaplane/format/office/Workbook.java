@@ -56,7 +56,7 @@ final class Workbook {
 
     /** Whether every text may be taken as it comes, which needs no look at the cells. */
     static boolean isWhole(Map<String, byte[]> entries, Selection selection, boolean readsHidden) {
-        return selection.isAll()
+        return selection.takesAll()
                 && (readsHidden
                         || entries.entrySet().stream()
                                 .filter(each -> each.getKey().startsWith("xl/work"))

@@ -91,7 +91,7 @@ final class ItsRules {
         boolean own = translate.getOrDefault(element, inherited);
         String local = element.getAttributeNS(NAMESPACE, "translate");
         boolean stated = local.isEmpty() ? own : local.equals("yes");
-        return selection.isAll() ? stated : selection.includes(path(element));
+        return selection.takesAll() ? stated : selection.includes(path(element));
     }
 
     /** Attributes are not, unless a rule says so. */

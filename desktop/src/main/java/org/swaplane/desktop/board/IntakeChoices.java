@@ -7,17 +7,19 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Predicate;
 import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import org.swaplane.content.TagNotation;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Message;
+import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.LanguageCode;
@@ -26,7 +28,6 @@ import org.swaplane.format.FileOptions;
 import org.swaplane.intake.Arrival;
 import org.swaplane.segmentation.SegmentationRules;
 import org.swaplane.segmentation.Srx;
-import org.swaplane.task.CannotProceedException;
 
 /** What a new file does not say itself: its languages, and for a document how its text is cut, with a sample to look at. */
 final class IntakeChoices extends VBox {
@@ -36,12 +37,16 @@ final class IntakeChoices extends VBox {
     private final FilePicker picker;
     private final TextField source = field("intake-source-language");
     private final TextField target = field("intake-target-language");
-    private final ComboBox<Cut> cut = new ComboBox<>();
+    private final ComboBox<Cut> cut = Choice.of(
+            "intake-cut",
+            List.of(Cut.values()),
+            each -> Strings.say("cut." + each.name().toLowerCase(Locale.ROOT)));
+    private final CheckBox onlyThis = new CheckBox(Strings.say("intake.only-this"));
     private final HBox sourceRow = Parts.row(new Label(Strings.say("intake.ask-source")), source);
     private final HBox targetRow = Parts.row(new Label(Strings.say("intake.ask-target")), target);
     private final HBox cutRow = Parts.row(new Label(Strings.say("intake.ask-cut")), cut);
     private final VBox sample = Parts.styled(new VBox(), "intake-sample");
-    private FileOptions shown = FileOptions.NONE;
+    private Arrival inspected;
     private boolean showing;
 
     /** How a document is cut into segments. */
@@ -55,23 +60,23 @@ final class IntakeChoices extends VBox {
         this.session = session;
         this.picker = picker;
         getStyleClass().add("column");
-        cut.setId("intake-cut");
-        cut.getItems().setAll(Cut.values());
-        cut.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Cut item) {
-                return item == null ? "" : Strings.say("cut." + item.name().toLowerCase(Locale.ROOT));
-            }
-
-            @Override
-            public Cut fromString(String text) {
-                return null;
-            }
-        });
-        cut.setValue(Cut.SENTENCES);
         cut.setOnAction(event -> cutChosen());
-        source.setOnAction(event -> readAgain(shown.segmentation()));
-        getChildren().addAll(Parts.row(sourceRow, targetRow, cutRow), sample);
+        onlyThis.setId("intake-only-this");
+        for (TextField field : List.of(source, target)) {
+            field.setOnAction(event -> readInLanguages());
+            field.focusedProperty().addListener((property, before, focused) -> {
+                if (!focused) {
+                    readInLanguages();
+                }
+            });
+        }
+        HBox row = Parts.row(sourceRow, targetRow, cutRow, onlyThis);
+        getChildren().add(row);
+    }
+
+    /** How the file in hand is cut. */
+    Node sample() {
+        return sample;
     }
 
     private static TextField field(String id) {
@@ -82,42 +87,54 @@ final class IntakeChoices extends VBox {
         return field;
     }
 
-    /** What is asked for the files that wait, with a sample of {@code inspected} where that is a document. */
-    void show(LaneSession.Intake intake, Arrival inspected) {
+    /** What is asked for the files that wait, with a sample of {@code arrival} where that is a document. */
+    void show(LaneSession.Intake intake, Arrival arrival) {
         showing = true;
-        boolean another =
-                !intake.options().equals(shown) || sample.getChildren().isEmpty();
-        shown = intake.options();
+        boolean another = inspected == null || !inspected.source().equals(arrival.source());
+        inspected = arrival;
         boolean anyDocument = intake.arrivals().stream().anyMatch(each -> each.role() == Arrival.Role.DOCUMENT);
-        boolean namesNone = intake.arrivals().stream()
-                .filter(each -> each.role().isTrack())
-                .flatMap(each -> each.document().parts().stream())
-                .anyMatch(part -> part.targetLanguage().isEmpty());
-        showIf(sourceRow, anyDocument);
-        showIf(targetRow, anyDocument || namesNone);
-        showIf(cutRow, anyDocument);
+        boolean namesNone = intake.arrivals().stream().anyMatch(IntakeChoices::namesNoTarget);
+        Parts.showIf(sourceRow, anyDocument);
+        Parts.showIf(targetRow, anyDocument || namesNone);
+        Parts.showIf(cutRow, anyDocument);
+        Parts.showIf(onlyThis, intake.arrivals().size() > 1 && (anyDocument || namesNone));
+        if (arrival.role().isTrack()) {
+            source.setText(arrival.document().sourceLanguage());
+            target.setText(arrival.document().targetLanguage());
+            cut.setValue(cutOf(arrival.options().segmentation()));
+        }
         if (another) {
-            source.setText(shown.sourceLanguage());
-            target.setText(shown.targetLanguage());
+            onlyThis.setSelected(false);
         }
-        showIf(sample, inspected.role() == Arrival.Role.DOCUMENT);
-        sample.getChildren().setAll(Parts.quiet(Strings.say("intake.sample")));
-        if (sample.isVisible()) {
-            inspected.document().segments().stream().limit(SAMPLE).forEach(segment -> sample.getChildren()
-                    .add(Parts.styled(line(segment), "intake-sample-line")));
-        }
+        showSample(arrival);
         showing = false;
     }
 
-    private static Label line(Segment segment) {
+    private static Cut cutOf(SegmentationRules rules) {
+        return rules.equals(SegmentationRules.BY_PARAGRAPH)
+                ? Cut.PARAGRAPHS
+                : rules.equals(SegmentationRules.shipped()) ? Cut.SENTENCES : Cut.OWN;
+    }
+
+    private static boolean namesNoTarget(Arrival arrival) {
+        return arrival.role().isTrack()
+                && arrival.document().parts().stream()
+                        .anyMatch(part -> part.targetLanguage().isEmpty());
+    }
+
+    private void showSample(Arrival arrival) {
+        Parts.showIf(sample, arrival.role() == Arrival.Role.DOCUMENT);
+        sample.getChildren().setAll(Parts.quiet(Strings.say("intake.sample")));
+        if (sample.isVisible()) {
+            arrival.document().segments().stream().limit(SAMPLE).forEach(segment -> sample.getChildren()
+                    .add(Parts.styled(line(segment), "intake-sample-line")));
+        }
+    }
+
+    private static Node line(Segment segment) {
         Label label = new Label(TagNotation.write(segment.source(), segment.source()));
         label.setWrapText(true);
         return label;
-    }
-
-    private static void showIf(Node node, boolean visible) {
-        node.setVisible(visible);
-        node.setManaged(visible);
     }
 
     private void cutChosen() {
@@ -125,43 +142,91 @@ final class IntakeChoices extends VBox {
             return;
         }
         switch (cut.getValue()) {
-            case SENTENCES -> readAgain(SegmentationRules.shipped());
-            case PARAGRAPHS -> readAgain(SegmentationRules.BY_PARAGRAPH);
+            case SENTENCES -> cutBy(SegmentationRules.shipped());
+            case PARAGRAPHS -> cutBy(SegmentationRules.BY_PARAGRAPH);
             case OWN -> picker.chooseFiles().stream().findFirst().ifPresent(this::readOwn);
         }
     }
 
     private void readOwn(Path file) {
-        try (InputStream in = Files.newInputStream(file)) {
-            readAgain(Srx.read(file.getFileName().toString(), in));
-        } catch (IOException | CannotProceedException e) {
-            session.say(Message.Tone.FAILED, e.getMessage());
+        session.background()
+                .run(
+                        Strings.say("task.read", file.getFileName().toString()),
+                        progress -> {
+                            try (InputStream in = Files.newInputStream(file)) {
+                                return Srx.read(file.getFileName().toString(), in);
+                            } catch (IOException e) {
+                                throw new IOException(file.getFileName() + ": " + e.getMessage(), e);
+                            }
+                        },
+                        this::cutBy);
+    }
+
+    /** Shows the sample as other rules cut it. */
+    private void cutBy(SegmentationRules segmentation) {
+        session.readIntakeAgain(meant(), how -> how.with(segmentation));
+    }
+
+    /** Reads again in the languages that were typed, if they are others and can be. */
+    private void readInLanguages() {
+        boolean known = inspected != null && inspected.role().isTrack() && !showing;
+        if (known
+                && !inTyped(inspected).equals(inspected.options())
+                && typedFault().isEmpty()) {
+            session.readIntakeAgain(meant(), how -> how.inLanguages(code(source), code(target)));
         }
     }
 
-    /** Shows the sample as other rules or another language cut it. */
-    private void readAgain(SegmentationRules segmentation) {
-        session.readIntakeAgain(
-                FileOptions.ofLanguages(code(source), code(target)).with(segmentation));
+    /** The files that a choice is about. */
+    private Predicate<Arrival> meant() {
+        return onlyThis.isSelected()
+                ? arrival -> arrival == inspected
+                : arrival -> arrival.role() == Arrival.Role.DOCUMENT || namesNoTarget(arrival);
+    }
+
+    /** How a file is read in the languages that were typed; a language that it states itself needs not be said. */
+    private FileOptions inTyped(Arrival arrival) {
+        boolean same = arrival.document().sourceLanguage().equals(code(source))
+                && arrival.document().targetLanguage().equals(code(target));
+        return same ? arrival.options() : arrival.options().inLanguages(code(source), code(target));
+    }
+
+    private String typedFault() {
+        return LanguageCode.fault(code(source)) + LanguageCode.fault(code(target));
     }
 
     private static String code(TextField field) {
         return field.getText().strip();
     }
 
-    /** What was chosen; empty when a language is missing or wrong, which has been said then. */
-    Optional<FileOptions> chosen() {
-        for (TextField field : List.of(source, target)) {
-            boolean asked = field.getParent().isVisible();
-            String fault = LanguageCode.fault(code(field));
-            if (asked && (code(field).isEmpty() || !fault.isEmpty())) {
-                session.say(Message.Tone.FAILED, fault.isEmpty() ? Strings.say("intake.language-needed") : fault);
-                field.requestFocus();
-                return Optional.empty();
-            }
+    /** These files as they shall be taken in; empty when a language is missing or wrong, which has been said then. */
+    Optional<List<Arrival>> chosen(List<Arrival> accepted) {
+        String fault = typedFault();
+        List<Arrival> ready = accepted.stream()
+                .map(each -> each.role().isTrack() && meant().test(each) ? each.with(inTyped(each)) : each)
+                .toList();
+        Optional<Arrival> speechless =
+                ready.stream().filter(IntakeChoices::lacksLanguage).findFirst();
+        if (fault.isEmpty() && speechless.isEmpty()) {
+            return Optional.of(ready);
         }
-        String from = sourceRow.isVisible() ? code(source) : "";
-        String to = targetRow.isVisible() ? code(target) : "";
-        return Optional.of(FileOptions.ofLanguages(from, to).with(shown.segmentation()));
+        session.say(
+                Message.Tone.FAILED,
+                fault.isEmpty()
+                        ? Strings.say(
+                                "intake.language-needed",
+                                speechless.get().source().name())
+                        : fault);
+        (code(source).isEmpty() && sourceRow.isVisible() ? source : target).requestFocus();
+        return Optional.empty();
+    }
+
+    private static boolean lacksLanguage(Arrival arrival) {
+        FileOptions options = arrival.options();
+        boolean noTarget = namesNoTarget(arrival) && options.targetLanguage().isEmpty();
+        boolean noSource = arrival.role() == Arrival.Role.DOCUMENT
+                && arrival.document().sourceLanguage().isEmpty()
+                && options.sourceLanguage().isEmpty();
+        return noTarget || noSource;
     }
 }

@@ -4,7 +4,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -25,6 +24,7 @@ import org.swaplane.intake.Arrival;
 /** What a new file is, before it is accepted. */
 final class IntakePanel extends VBox {
     private static final int MOST_PROBLEMS = 20;
+    private static final int MOST_ROWS = 6;
     private static final double ROW_HEIGHT = 32;
 
     private final Label name = Parts.styled(new Label(), "heading");
@@ -32,6 +32,7 @@ final class IntakePanel extends VBox {
     private final LaneSession session;
     private final Label parts = Parts.quiet("");
     private final IntakeChoices choices;
+    private final DocumentChoices document;
     private final ListView<Arrival> list = new ListView<>();
     private final Set<Arrival> chosen = new LinkedHashSet<>();
     private final Button accept = Parts.primary("accept-intake", "intake.accept", this::accept);
@@ -44,6 +45,7 @@ final class IntakePanel extends VBox {
         this.session = session;
         this.foreign = new ForeignPanel(session, picker);
         this.choices = new IntakeChoices(session, picker);
+        this.document = new DocumentChoices(session);
         this.look = Parts.button(
                 "look-at-returned",
                 "intake.look",
@@ -59,10 +61,12 @@ final class IntakePanel extends VBox {
                 .addAll(
                         list,
                         name,
-                        facts,
-                        parts,
                         choices,
                         Parts.row(accept, look, Parts.button("leave-intake", "intake.leave", session::leaveIntake)),
+                        facts,
+                        parts,
+                        document,
+                        choices.sample(),
                         problems,
                         foreign);
         problems.setId("intake-problems");
@@ -82,8 +86,8 @@ final class IntakePanel extends VBox {
                 .forEach(chosen::add);
         list.getItems().setAll(intake.arrivals());
         boolean several = intake.arrivals().size() > 1;
-        showIf(list, several);
-        list.setPrefHeight(Math.min(8, intake.arrivals().size()) * ROW_HEIGHT + 2);
+        Parts.showIf(list, several);
+        list.setPrefHeight(Math.min(MOST_ROWS, intake.arrivals().size()) * ROW_HEIGHT + 2);
         list.getSelectionModel().select(Math.min(before, intake.arrivals().size() - 1));
         inspect(list.getSelectionModel().getSelectedItem());
         showAccept();
@@ -102,10 +106,11 @@ final class IntakePanel extends VBox {
         }
         name.setText(Strings.say("intake.title", arrival.source().name()));
         boolean isTrack = arrival.role().isTrack();
-        List.of(facts, parts, foreign).forEach(node -> showIf(node, isTrack));
-        showIf(look, arrival.role() == Arrival.Role.RETURNED);
+        List.of(facts, parts, foreign).forEach(node -> Parts.showIf(node, isTrack));
+        Parts.showIf(look, arrival.role() == Arrival.Role.RETURNED);
         problems.setText(arrival.problem());
         choices.show(waiting, arrival);
+        document.show(arrival);
         if (isTrack) {
             inspectDocument(arrival);
         }
@@ -127,7 +132,7 @@ final class IntakePanel extends VBox {
         fact(2, "intake.locked", counts.locked());
         fact(2, "intake.prefilled", counts.prefilled());
         fact(2, "intake.untranslated", counts.states().get(State.INITIAL));
-        showIf(
+        Parts.showIf(
                 parts,
                 document.parts().size() > 1
                         || document.parts().stream()
@@ -135,11 +140,6 @@ final class IntakePanel extends VBox {
         parts.setText(document.parts().stream().map(IntakePanel::part).collect(Collectors.joining("\n")));
         problems.setText(problems(document));
         foreign.show(document.foreign());
-    }
-
-    private static void showIf(Node node, boolean visible) {
-        node.setVisible(visible);
-        node.setManaged(visible);
     }
 
     private static String part(Part part) {
@@ -155,7 +155,7 @@ final class IntakePanel extends VBox {
     private void accept() {
         List<Arrival> accepted =
                 waiting.arrivals().stream().filter(chosen::contains).toList();
-        choices.chosen().ifPresent(options -> session.acceptIntake(accepted, options));
+        choices.chosen(accepted).ifPresent(session::acceptIntake);
     }
 
     private static String problems(BilingualDocument document) {

@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyLongProperty;
@@ -25,7 +27,6 @@ import org.swaplane.document.Counts;
 import org.swaplane.document.Directions;
 import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.FileOptions;
-import org.swaplane.format.Source;
 import org.swaplane.intake.Arrival;
 import org.swaplane.intake.Arrivals;
 import org.swaplane.lane.BringBack;
@@ -61,15 +62,14 @@ public final class LaneSession {
     private long gateRevision = -1;
     private boolean open = true;
 
-    /** Files that were read in one way and wait to be accepted. */
-    public record Intake(List<Arrival> arrivals, FileOptions options) {
+    /** Files that wait to be accepted. */
+    public record Intake(List<Arrival> arrivals) {
         public Intake {
             arrivals = List.copyOf(arrivals);
         }
 
-        private Intake read(Lane lane, FileOptions other, Progress progress) throws IOException {
-            List<Source> sources = arrivals.stream().map(Arrival::source).toList();
-            return new Intake(new Arrivals(lane, other).readSources(sources, progress), other);
+        private Intake read(Lane lane, Predicate<Arrival> which, UnaryOperator<FileOptions> change, Progress progress) {
+            return new Intake(new Arrivals(lane, FileOptions.NONE).readAgain(arrivals, which, change, progress));
         }
     }
 
@@ -224,7 +224,7 @@ public final class LaneSession {
         } else if (arrived.size() == 1 && arrived.get(0).role() == Arrival.Role.UNREADABLE) {
             say(Message.Tone.FAILED, arrived.get(0).problem());
         } else {
-            intake.set(arrived.isEmpty() ? null : new Intake(arrived, lastLanguages()));
+            intake.set(arrived.isEmpty() ? null : new Intake(arrived));
             view.set(ViewId.BOARD);
         }
     }
@@ -235,21 +235,28 @@ public final class LaneSession {
         view.set(ViewId.EXCHANGE);
     }
 
-    /** Reads the files that wait again, in another way. */
-    public void readIntakeAgain(FileOptions options) {
+    /** Reads some of the files that wait again, in another way. */
+    public void readIntakeAgain(Predicate<Arrival> which, UnaryOperator<FileOptions> change) {
         Intake waiting = intake.get();
         background.run(
                 Strings.say("task.read", waiting.arrivals().get(0).source().name()),
-                progress -> waiting.read(lane, options, progress),
+                progress -> waiting.read(lane, which, change, progress),
                 intake::set);
     }
 
+    /** Only keeps this one of the files that wait, whatever it could be. */
+    public void keepAsReference(Arrival arrival) {
+        intake.set(new Intake(intake.get().arrivals().stream()
+                .map(each -> each == arrival ? each.asReference() : each)
+                .toList()));
+    }
+
     /** Takes these files in; one that cannot be taken is said, and the others are. */
-    public void acceptIntake(List<Arrival> accepted, FileOptions options) {
+    public void acceptIntake(List<Arrival> accepted) {
         intake.set(null);
         background.run(
                 Strings.say("task.take-in", accepted.get(0).source().name()),
-                progress -> takeIn(accepted, options, progress),
+                progress -> takeIn(accepted, progress),
                 refused -> {
                     if (!lane.tracks().isEmpty()) {
                         choose(lane.tracks().get(lane.tracks().size() - 1));
@@ -260,13 +267,14 @@ public final class LaneSession {
                 });
     }
 
-    private List<String> takeIn(List<Arrival> accepted, FileOptions options, Progress progress) throws IOException {
+    private List<String> takeIn(List<Arrival> accepted, Progress progress) throws IOException {
         List<String> refused = new ArrayList<>();
         for (Arrival arrival : accepted) {
             progress.checkCancelled();
             try {
                 if (arrival.role().isTrack()) {
-                    lane.takeIn(arrival.source(), options, progress);
+                    lane.takeIn(arrival.source(), arrival.options(), progress);
+                    rememberOptions(arrival);
                 } else {
                     lane.keepReference(arrival.source());
                 }
@@ -277,6 +285,14 @@ public final class LaneSession {
         return refused;
     }
 
+    /** The next document of this kind is read as this one was. */
+    private void rememberOptions(Arrival arrival) throws IOException {
+        String format = lane.formats().recognise(arrival.source()).orElse("");
+        if (!format.isEmpty() && arrival.options().document().format().isEmpty()) {
+            lane.setDocumentOptions(format, arrival.options().document());
+        }
+    }
+
     /** Sets what foreign attributes mean in this lane, and reads everything anew by it. */
     public void setRules(ExtensionRules rules) {
         Intake waiting = intake.get();
@@ -285,7 +301,9 @@ public final class LaneSession {
                 progress -> {
                     lane.setRules(rules, progress);
                     return Optional.ofNullable(
-                            waiting == null ? null : waiting.read(lane, waiting.options(), progress));
+                            waiting == null
+                                    ? null
+                                    : waiting.read(lane, any -> true, UnaryOperator.identity(), progress));
                 },
                 read -> {
                     read.ifPresent(intake::set);

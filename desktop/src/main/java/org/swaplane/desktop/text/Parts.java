@@ -60,6 +60,12 @@ public final class Parts {
         return styled(new VBox(nodes), "column");
     }
 
+    /** Shows a node, or takes it and its room away. */
+    public static void showIf(Node node, boolean visible) {
+        node.setVisible(visible);
+        node.setManaged(visible);
+    }
+
     /** Takes all room that is left in a row. */
     public static Region spacer() {
         Region spacer = new Region();

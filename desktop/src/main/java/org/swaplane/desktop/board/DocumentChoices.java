@@ -1,0 +1,199 @@
+package org.swaplane.desktop.board;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Choice;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.format.DocumentOptions;
+import org.swaplane.format.Extra;
+import org.swaplane.format.Selection;
+import org.swaplane.intake.Arrival;
+
+/** How one of the files that wait is read: as what, in which encoding, which of its texts, with which placeholders and fonts. */
+final class DocumentChoices extends VBox {
+    private static final String REFERENCE = "reference";
+    private static final List<String> ENCODINGS = List.of(
+            "",
+            "UTF-8",
+            "UTF-16LE",
+            "UTF-16BE",
+            "windows-1250",
+            "windows-1251",
+            "windows-1252",
+            "windows-1253",
+            "windows-1254",
+            "windows-1255",
+            "windows-1256",
+            "windows-1257",
+            "ISO-8859-1",
+            "ISO-8859-2",
+            "ISO-8859-15",
+            "KOI8-R",
+            "Shift_JIS",
+            "GB18030",
+            "Big5",
+            "EUC-KR");
+    private static final Set<String> OFFICE = Set.of("docx", "xlsx", "pptx");
+    private static final Set<String> SELECTABLE = Set.of("json", "delimited-text", "xlsx", "xml", "markdown");
+    private static final Set<String> WITH_PLACEHOLDERS = Set.of(
+            "json",
+            "delimited-text",
+            "xml",
+            "markdown",
+            "properties",
+            "subtitles",
+            "android-strings",
+            "dotnet-resources");
+    private static final Map<String, Set<Extra>> EXTRAS = Map.of(
+            "docx", EnumSet.of(Extra.COMMENTS, Extra.HIDDEN, Extra.PROPERTIES),
+            "xlsx", EnumSet.of(Extra.COMMENTS, Extra.HIDDEN, Extra.PROPERTIES, Extra.SHEET_NAMES),
+            "pptx", EnumSet.of(Extra.COMMENTS, Extra.HIDDEN, Extra.PROPERTIES, Extra.MASTERS));
+
+    private final LaneSession session;
+    private final ToggleButton more = new ToggleButton(Strings.say("document.more"));
+    private final ComboBox<String> readAs;
+    private final ComboBox<String> encoding;
+    private final Map<Extra, CheckBox> extras = new EnumMap<>(Extra.class);
+    private final FlowPane extrasRow = Parts.styled(new FlowPane(), "wrapped-row");
+    private final TextArea selection = lines("document-selection");
+    private final Label selectionHint = Parts.quiet("");
+    private final TextArea fonts = lines("document-fonts");
+    private final PlaceholderChoices placeholders = new PlaceholderChoices();
+    private final VBox selectionPart = Parts.column(Parts.heading("document.selection"), selectionHint, selection);
+    private final VBox fontsPart =
+            Parts.column(Parts.heading("document.fonts"), Parts.quiet(Strings.say("document.fonts-hint")), fonts);
+    private final VBox all;
+    private Arrival shown;
+
+    DocumentChoices(LaneSession session) {
+        this.session = session;
+        getStyleClass().add("column");
+        List<String> formats = new ArrayList<>(List.of(""));
+        formats.addAll(session.lane().formats().ids());
+        formats.add(REFERENCE);
+        readAs = Choice.of("document-format", formats, DocumentChoices::formatName);
+        encoding = Choice.of(
+                "document-encoding", ENCODINGS, name -> name.isEmpty() ? Strings.say("document.encoding-found") : name);
+        for (Extra extra : Extra.values()) {
+            CheckBox box = new CheckBox(Strings.say("extra." + extra.name().toLowerCase(Locale.ROOT)));
+            box.setId("extra-" + extra.name().toLowerCase(Locale.ROOT));
+            extras.put(extra, box);
+            extrasRow.getChildren().add(box);
+        }
+        more.setId("document-more");
+        Node corrected = Parts.row(
+                new Label(Strings.say("document.read-as")),
+                readAs,
+                new Label(Strings.say("document.encoding")),
+                encoding);
+        all = Parts.column(
+                corrected,
+                extrasRow,
+                selectionPart,
+                placeholders,
+                fontsPart,
+                Parts.row(Parts.button("read-again", "document.read-again", this::readAgain)));
+        Parts.showIf(all, false);
+        more.selectedProperty().addListener((property, before, open) -> Parts.showIf(all, open));
+        getChildren().addAll(Parts.row(more), all);
+    }
+
+    private static String formatName(String id) {
+        return id.isEmpty()
+                ? Strings.say("document.as-found")
+                : id.equals(REFERENCE) ? Strings.say("role.reference") : id;
+    }
+
+    private static TextArea lines(String id) {
+        TextArea area = Parts.styled(new TextArea(), "code");
+        area.setId(id);
+        area.setPrefRowCount(2);
+        return area;
+    }
+
+    /** Shows how a file was read; a returned copy and a picture are what they are. */
+    void show(Arrival arrival) {
+        boolean correctable = arrival.role() != Arrival.Role.RETURNED && arrival.role() != Arrival.Role.PICTURE;
+        Parts.showIf(this, correctable);
+        boolean unreadable = arrival.role() == Arrival.Role.UNREADABLE;
+        if (shown == null || !shown.source().equals(arrival.source())) {
+            more.setSelected(unreadable);
+        }
+        shown = arrival;
+        String format = arrival.file().map(file -> file.document().format()).orElse("");
+        DocumentOptions options = arrival.options().document();
+        readAs.setValue(arrival.role() == Arrival.Role.REFERENCE ? REFERENCE : options.format());
+        encoding.setValue(options.encoding());
+        encoding.setDisable(OFFICE.contains(format));
+        Set<Extra> possible = EXTRAS.getOrDefault(format, Set.of());
+        extras.forEach((extra, box) -> {
+            Parts.showIf(box, possible.contains(extra));
+            box.setSelected(options.extras().contains(extra));
+        });
+        Parts.showIf(extrasRow, !possible.isEmpty());
+        Parts.showIf(selectionPart, SELECTABLE.contains(format));
+        if (SELECTABLE.contains(format)) {
+            selectionHint.setText(Strings.say("selection." + format));
+        }
+        selection.setText(String.join("\n", options.selection().patterns()));
+        Parts.showIf(placeholders, WITH_PLACEHOLDERS.contains(format));
+        placeholders.show(options.placeholders(), arrival);
+        Parts.showIf(fontsPart, OFFICE.contains(format));
+        fonts.setText(options.fonts().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .map(each -> each.getKey() + " = " + each.getValue())
+                .collect(Collectors.joining("\n")));
+    }
+
+    private void readAgain() {
+        if (readAs.getValue().equals(REFERENCE)) {
+            session.keepAsReference(shown);
+            return;
+        }
+        DocumentOptions options = options();
+        Arrival meant = shown;
+        session.readIntakeAgain(each -> each == meant, how -> how.with(options));
+    }
+
+    private DocumentOptions options() {
+        Set<Extra> wanted = extras.entrySet().stream()
+                .filter(each -> each.getValue().isSelected())
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+        return new DocumentOptions(
+                readAs.getValue(),
+                encoding.getValue(),
+                wanted,
+                new Selection(selection.getText().lines().toList()),
+                placeholders.rules(),
+                fontTable());
+    }
+
+    /** A line each, the font of the original before the equals sign. */
+    private Map<String, String> fontTable() {
+        Map<String, String> table = new LinkedHashMap<>();
+        fonts.getText()
+                .lines()
+                .map(line -> line.split("=", 2))
+                .filter(pair -> pair.length == 2)
+                .forEach(pair -> table.put(pair[0].strip(), pair[1].strip()));
+        return table;
+    }
+}
