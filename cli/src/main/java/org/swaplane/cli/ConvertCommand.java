@@ -35,9 +35,12 @@ final class ConvertCommand implements Callable<Integer> {
             description = "Target language, where IN does not say or has several.")
     private String targetLanguage = "";
 
+    @Option(names = "--old-xliff", description = "Writes XLIFF 1.2 instead of 2.1, for tools that know no newer one.")
+    private boolean oldXliff;
+
     @Override
     public Integer call() throws IOException {
-        Conversion conversion = new Conversion(FormatRegistry.ofInstalled(), sourceLanguage, targetLanguage);
+        Conversion conversion = new Conversion(FormatRegistry.ofInstalled(), sourceLanguage, targetLanguage, oldXliff);
         output.write(conversion.writer(in, output.path(), Progress.NONE), in);
         return ExitStatus.ALL_WELL;
     }

@@ -19,6 +19,7 @@ import org.swaplane.format.Source;
 import org.swaplane.format.table.DelimitedText;
 import org.swaplane.format.table.DocxReviewCopy;
 import org.swaplane.format.tmx.NewTmx;
+import org.swaplane.format.xliff12.NewXliff12;
 import org.swaplane.format.xliff2.NewXliff2;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
@@ -31,9 +32,16 @@ public final class Conversion {
     private final FormatRegistry formats;
     private final String sourceLanguage;
     private final String targetLanguage;
+    private final boolean oldXliff;
 
     /** Languages are BCP 47 codes that choose among several in the file, or say what the file does not; empty for neither. */
     public Conversion(FormatRegistry formats, String sourceLanguage, String targetLanguage) {
+        this(formats, sourceLanguage, targetLanguage, false);
+    }
+
+    /** The same, new XLIFF files being of version 1.2 if {@code oldXliff}. */
+    public Conversion(FormatRegistry formats, String sourceLanguage, String targetLanguage, boolean oldXliff) {
+        this.oldXliff = oldXliff;
         this.formats = formats;
         this.sourceLanguage = sourceLanguage;
         this.targetLanguage = targetLanguage;
@@ -48,7 +56,7 @@ public final class Conversion {
         Source source = Source.of(in);
         String from = extension(in);
         String to = extension(out);
-        boolean asItIs = sourceLanguage.isEmpty() && targetLanguage.isEmpty();
+        boolean asItIs = sourceLanguage.isEmpty() && targetLanguage.isEmpty() && !oldXliff;
         boolean same = from.equals(to) || XLIFF.contains(from) && XLIFF.contains(to);
         if (same && asItIs) {
             read(source, from, progress);
@@ -64,7 +72,13 @@ public final class Conversion {
         } else if (to.equals("tmx")) {
             return bytes -> NewTmx.write(document, bytes);
         } else if (XLIFF.contains(to)) {
-            return bytes -> NewXliff2.write(onePair(source.name(), document), bytes);
+            return bytes -> {
+                if (oldXliff) {
+                    NewXliff12.write(document, bytes);
+                } else {
+                    NewXliff2.write(onePair(source.name(), document), bytes);
+                }
+            };
         } else if (DELIMITED.contains(to)) {
             char delimiter = to.equals("csv") ? ',' : '\t';
             return bytes -> DelimitedText.write(onePair(source.name(), document), delimiter, bytes);

@@ -1,5 +1,6 @@
 package org.swaplane.document;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -21,6 +22,22 @@ public record BilingualDocument(
         segments = List.copyOf(segments);
         problems = List.copyOf(problems);
         foreign = List.copyOf(foreign);
+    }
+
+    /** The segments of a part, unit by unit. */
+    public List<List<Segment>> units(int part) {
+        List<List<Segment>> units = new ArrayList<>();
+        Segment before = null;
+        for (Segment segment : segments) {
+            if (segment.part() == part) {
+                if (before == null || !before.unit().equals(segment.unit())) {
+                    units.add(new ArrayList<>(1));
+                }
+                units.get(units.size() - 1).add(segment);
+                before = segment;
+            }
+        }
+        return units;
     }
 
     public String sourceLanguage() {

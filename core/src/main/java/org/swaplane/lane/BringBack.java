@@ -84,7 +84,7 @@ public final class BringBack {
             if (DocxReviewCopy.isOurs(copySent)) {
                 continue;
             }
-            BilingualDocument sent = lane.open(track, copySent, progress).document();
+            BilingualDocument sent = lane.openCopy(track, copySent, progress).document();
             if (sent.format().equals(document.format()) && sent.segments().size() == track.size()) {
                 ReturnedBilingual back = new ReturnedBilingual(document, trip.code(), sentRows(sent, track));
                 if (back.recognised() >= MOST_OF_IT) {

@@ -185,6 +185,13 @@ public final class Lane implements AutoCloseable {
         return formats.open(source, options(track.id()), progress);
     }
 
+    /** Opens a copy that went out, which is recognised anew: that of a document is in another format. */
+    BilingualFile openCopy(Track track, Source source, Progress progress) throws IOException {
+        FileOptions options = options(track.id());
+        return formats.open(
+                source, options.with(options.document().withFormat("").withEncoding("")), progress);
+    }
+
     /** What the lane knows about the file of a track. */
     public FileOptions options(Track track) throws IOException {
         return options(track.id());

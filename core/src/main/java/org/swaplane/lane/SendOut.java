@@ -9,6 +9,7 @@ import org.swaplane.format.Source;
 import org.swaplane.format.table.CopyIdentity;
 import org.swaplane.format.table.DocxReviewCopy;
 import org.swaplane.format.table.ReviewCopy;
+import org.swaplane.format.xliff12.NewXliff12;
 import org.swaplane.format.xliff2.NewXliff2;
 import org.swaplane.task.Progress;
 
@@ -26,7 +27,9 @@ public final class SendOut {
     /** What goes out: a table for a person, or the file itself as it stands now, for another tool. */
     public enum Form {
         REVIEW_COPY,
-        BILINGUAL_FILE
+        BILINGUAL_FILE,
+        /** A document as XLIFF 1.2, for tools that know no newer one. */
+        XLIFF_12
     }
 
     /** Writes a copy into the lane's folder {@code sent}. */
@@ -37,6 +40,7 @@ public final class SendOut {
                 switch (form) {
                     case REVIEW_COPY -> writeReviewCopy(track, code, purpose, lane.free("sent", name + ".docx"));
                     case BILINGUAL_FILE -> writeBilingual(track, name, progress);
+                    case XLIFF_12 -> writeXliff12(track, name);
                 };
         return new Sent(lane.trips().sent(code, track, person, purpose, Source.of(file)), file);
     }
@@ -50,6 +54,13 @@ public final class SendOut {
         } else {
             NewFile.write(file, false, out -> track.write(out, progress));
         }
+        return file;
+    }
+
+    private Path writeXliff12(Track track, String name) throws IOException {
+        Path file = lane.free(
+                "sent", name + track.name().substring(stem(track.name()).length()) + ".xlf");
+        NewFile.write(file, false, out -> NewXliff12.write(track.current(), out));
         return file;
     }
 

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
+import org.swaplane.document.State;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
@@ -81,6 +82,22 @@ class ConversionTest {
                         "See ⟦1⟧the <quay>⟦/1⟧⟦2/⟧ = Sieh ⟦2/⟧⟦1⟧den Kai⟦/1⟧",
                         "Crossed ⟦1⟧a⟦2⟧b⟦/1⟧c⟦/2⟧ = Quer ⟦1⟧a⟦2⟧b⟦/1⟧c⟦/2⟧",
                         "Says \"no\", twice; ⟦⟦ = Sagt „nein“, zweimal; ⟦⟦");
+    }
+
+    @Test
+    void theOlderXliffHasThePairsWithTheirTagsAndStates() throws IOException {
+        Path out = folder.resolve("older.xlf");
+        Conversion older = new Conversion(FormatRegistry.ofInstalled(), "", "", true);
+
+        NewFile.write(out, true, older.writer(convert(xliff, "between.tmx"), out, Progress.NONE));
+
+        BilingualDocument document = read(out);
+        assertThat(document.format()).isEqualTo("xliff-1.2");
+        assertThat(document.problems()).isEmpty();
+        assertThat(document.segments()).extracting(Segment::state).containsOnly(State.TRANSLATED);
+        assertThat(document.segments())
+                .extracting(ConversionTest::written)
+                .contains("Crossed ⟦1⟧a⟦2⟧b⟦/1⟧c⟦/2⟧ = Quer ⟦1⟧a⟦2⟧b⟦/1⟧c⟦/2⟧");
     }
 
     @Test

@@ -63,6 +63,27 @@ class MergeTest {
     }
 
     @Test
+    void theOlderXliffDoesTheSame() throws IOException {
+        Path json = Files.writeString(folder.resolve("a.json"), JSON);
+        Path out = folder.resolve("a.json.xlf");
+        Conversion older = new Conversion(FormatRegistry.ofInstalled(), "en", "de", true);
+        NewFile.write(out, true, older.writer(json, out, Progress.NONE));
+        String xliff = Files.readString(out);
+
+        String answer = xliff.replaceAll(
+                "</seg-source>",
+                "</seg-source><target><mrk mtype=\"seg\" mid=\"1\">Geh <ph id=\"1\">{name}</ph>.</mrk> "
+                        + "<mrk mtype=\"seg\" mid=\"2\">Jetzt!</mrk></target>");
+
+        assertThat(xliff)
+                .contains("<trans-unit id=\"u1\" resname=\"/a\">")
+                .contains("<seg-source><mrk mtype=\"seg\" mid=\"1\">Leave <ph id=\"1\">{name}</ph>.</mrk> <mrk")
+                .contains("<source>Stay</source>");
+        assertThat(written(merge(answer)))
+                .isEqualTo("{ \"a\": \"Geh {name}. \\n Jetzt!\", \"b\": \"Stay\", \"n\": 4 }\n");
+    }
+
+    @Test
     void anotherCutIsPutInWhole() throws IOException {
         String joined = translated()
                 .replaceAll(

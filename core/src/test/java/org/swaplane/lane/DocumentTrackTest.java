@@ -14,6 +14,8 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.swaplane.check.CheckRun;
 import org.swaplane.content.Content;
 import org.swaplane.document.State;
@@ -104,11 +106,12 @@ class DocumentTrackTest {
         assertThat(lane.tracks().get(0).document().sourceLanguage()).isEqualTo("en");
     }
 
-    @Test
-    void itGoesToAnotherToolAsXliffAndItsTargetsComeBack() throws IOException {
+    @ParameterizedTest
+    @EnumSource(names = {"BILINGUAL_FILE", "XLIFF_12"})
+    void itGoesToAnotherToolAsXliffAndItsTargetsComeBack(SendOut.Form form) throws IOException {
         Track track = takeIn(SegmentationRules.shipped());
         Path sent = new SendOut(lane)
-                .send(track, "Harbour tool", Purpose.TRANSLATION, SendOut.Form.BILINGUAL_FILE, Progress.NONE)
+                .send(track, "Harbour tool", Purpose.TRANSLATION, form, Progress.NONE)
                 .file();
         Path answer = Files.writeString(
                 folder.resolve("back.xlf"),

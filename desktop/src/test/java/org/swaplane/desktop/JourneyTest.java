@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
+import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -283,8 +284,12 @@ class JourneyTest extends ApplicationTest {
         assertThat(session.messageProperty().get().text()).contains("languages");
         interact(
                 () -> lookup("#intake-source-language").queryAs(TextField.class).setText("en-GB"));
-        interact(
-                () -> lookup("#intake-target-language").queryAs(TextField.class).setText("de-DE"));
+        interact(() -> {
+            TextField target = lookup("#intake-target-language").queryAs(TextField.class);
+            target.setText("de-DE");
+            target.getOnAction().handle(new ActionEvent());
+        });
+        waitUntil(this::idle);
         interact(() -> lookup("#intake-cut").queryComboBox().getSelectionModel().select(1));
         waitUntil(this::idle);
         press("accept-intake");

@@ -8,6 +8,7 @@ import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javax.xml.stream.XMLStreamException;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
@@ -60,7 +61,7 @@ public final class NewXliff2 {
     }
 
     private void writePart(int number) throws XMLStreamException {
-        List<List<Segment>> units = units(number);
+        List<List<Segment>> units = document.units(number);
         if (units.isEmpty()) {
             return;
         }
@@ -71,22 +72,6 @@ public final class NewXliff2 {
             writeUnit("u" + unit++, segments);
         }
         xml.close();
-    }
-
-    /** The segments of a part, unit by unit. */
-    private List<List<Segment>> units(int part) {
-        List<List<Segment>> units = new ArrayList<>();
-        Segment before = null;
-        for (Segment segment : document.segments()) {
-            if (segment.part() == part) {
-                if (before == null || !before.unit().equals(segment.unit())) {
-                    units.add(new ArrayList<>(1));
-                }
-                units.get(units.size() - 1).add(segment);
-                before = segment;
-            }
-        }
-        return units;
     }
 
     private void writeUnit(String id, List<Segment> segments) throws XMLStreamException {
@@ -167,33 +152,13 @@ public final class NewXliff2 {
                 xml.text(text.value());
             } else if (run instanceof Tag tag) {
                 String id = String.valueOf(tagsBefore + numbers.get(at));
-                String code = data.get(NativeCode.of(tag));
-                switch (tag.kind()) {
-                    case OPEN -> {
-                        if (nested) {
-                            String end = data.get(NativeCode.of(closing(tags, numbers, at)));
-                            xml.openInline("pc", "id", id, "dataRefStart", code, "dataRefEnd", end);
-                        } else {
-                            boolean isolated = numbers.indexOf(numbers.get(at)) == numbers.lastIndexOf(numbers.get(at));
-                            xml.empty("sc", "id", id, "dataRef", code, "isolated", isolated ? "yes" : "");
-                        }
-                    }
-                    case CLOSE -> {
-                        if (nested) {
-                            xml.closeInline();
-                        } else {
-                            boolean isolated = numbers.indexOf(numbers.get(at)) == numbers.lastIndexOf(numbers.get(at));
-                            xml.empty(
-                                    "ec",
-                                    isolated ? "id" : "startRef",
-                                    id,
-                                    "dataRef",
-                                    code,
-                                    "isolated",
-                                    isolated ? "yes" : "");
-                        }
-                    }
-                    case STANDALONE -> xml.empty("ph", "id", id, "dataRef", code);
+                if (tag.kind() == Tag.Kind.STANDALONE) {
+                    xml.empty("ph", "id", id, "dataRef", data.get(NativeCode.of(tag)));
+                } else if (nested) {
+                    writeNested(tag, id, closing(tags, numbers, at), data);
+                } else {
+                    boolean paired = numbers.indexOf(numbers.get(at)) != numbers.lastIndexOf(numbers.get(at));
+                    writeHalf(tag, id, data.get(NativeCode.of(tag)), paired);
                 }
                 at++;
             }
@@ -201,13 +166,34 @@ public final class NewXliff2 {
         xml.closeInline();
     }
 
+    private void writeNested(Tag tag, String id, Optional<Tag> end, Map<String, String> data)
+            throws XMLStreamException {
+        if (tag.kind() == Tag.Kind.CLOSE) {
+            xml.closeInline();
+        } else {
+            String start = data.get(NativeCode.of(tag));
+            xml.openInline(
+                    "pc", "id", id, "dataRefStart", start, "dataRefEnd", data.get(NativeCode.of(end.orElseThrow())));
+        }
+    }
+
+    /** A half of a pair that overlaps another, or is without its other half. */
+    private void writeHalf(Tag tag, String id, String code, boolean paired) throws XMLStreamException {
+        String isolated = paired ? "" : "yes";
+        if (tag.kind() == Tag.Kind.OPEN) {
+            xml.empty("sc", "id", id, "dataRef", code, "isolated", isolated);
+        } else {
+            xml.empty("ec", paired ? "startRef" : "id", id, "dataRef", code, "isolated", isolated);
+        }
+    }
+
     /** The other half of the pair that opens at {@code at}. */
-    private static Tag closing(List<Tag> tags, List<Integer> numbers, int at) {
+    private static Optional<Tag> closing(List<Tag> tags, List<Integer> numbers, int at) {
         for (int i = at + 1; i < tags.size(); i++) {
             if (numbers.get(i).equals(numbers.get(at)) && tags.get(i).kind() == Tag.Kind.CLOSE) {
-                return tags.get(i);
+                return Optional.of(tags.get(i));
             }
         }
-        throw new AssertionError("a well-nested content has the end of every pair");
+        return Optional.empty();
     }
 }

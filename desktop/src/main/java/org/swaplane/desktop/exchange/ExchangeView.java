@@ -1,6 +1,7 @@
 package org.swaplane.desktop.exchange;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.scene.Node;
@@ -49,10 +50,8 @@ public final class ExchangeView implements View {
         purpose.setButtonCell(new PurposeCell());
         purpose.setValue(Purpose.REVIEW);
         form.setId("send-form");
-        form.getItems().setAll(SendOut.Form.values());
         form.setCellFactory(list -> new FormCell());
         form.setButtonCell(new FormCell());
-        form.setValue(SendOut.Form.REVIEW_COPY);
         VBox out = card(
                 Parts.heading("exchange.out"),
                 Parts.quiet(Strings.say("exchange.out.hint")),
@@ -123,6 +122,7 @@ public final class ExchangeView implements View {
     @Override
     public void refresh() {
         send.setDisable(session.track() == null);
+        offerForms();
         trips.getChildren().clear();
         List<Trip> all = session.lane().trips().all();
         if (all.isEmpty()) {
@@ -149,19 +149,37 @@ public final class ExchangeView implements View {
         return row;
     }
 
+    /** A bilingual file goes as it is; of a document, a bilingual file is made. */
+    private void offerForms() {
+        List<SendOut.Form> forms = new ArrayList<>(List.of(SendOut.Form.REVIEW_COPY, SendOut.Form.BILINGUAL_FILE));
+        if (session.track() != null && session.track().isDocument()) {
+            forms.add(SendOut.Form.XLIFF_12);
+        }
+        if (!form.getItems().equals(forms)) {
+            form.getItems().setAll(forms);
+            form.setValue(SendOut.Form.REVIEW_COPY);
+        }
+    }
+
+    private String formWord(SendOut.Form each) {
+        boolean document = session.track() != null && session.track().isDocument();
+        return Strings.say(
+                switch (each) {
+                    case REVIEW_COPY -> "form.review-copy";
+                    case BILINGUAL_FILE -> document ? "form.xliff" : "form.bilingual-file";
+                    case XLIFF_12 -> "form.xliff-12";
+                });
+    }
+
     private static String purposeWord(Purpose purpose) {
         return Strings.say("purpose." + purpose.name().toLowerCase(Locale.ROOT));
     }
 
-    private static final class FormCell extends ListCell<SendOut.Form> {
+    private final class FormCell extends ListCell<SendOut.Form> {
         @Override
         protected void updateItem(SendOut.Form form, boolean empty) {
             super.updateItem(form, empty);
-            setText(
-                    empty
-                            ? ""
-                            : Strings.say("form."
-                                    + form.name().toLowerCase(Locale.ROOT).replace('_', '-')));
+            setText(empty || form == null ? "" : formWord(form));
         }
     }
 
