@@ -143,6 +143,14 @@ public final class Delivery {
         return lane.free("out", name);
     }
 
+    /** Writes the file as it stands now into the lane's folder {@code preview}, over an earlier one, only to be looked at. */
+    public Path preview(Track track, Progress progress) throws IOException {
+        Path file = lane.folder().resolve("preview").resolve(target(track).getFileName());
+        Files.createDirectories(file.getParent());
+        NewFile.write(file, true, out -> track.write(out, progress));
+        return file;
+    }
+
     /**
      * Writes the result and its receipt into the lane's folder {@code out}.
      *

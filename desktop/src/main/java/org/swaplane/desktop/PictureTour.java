@@ -44,7 +44,7 @@ public final class PictureTour extends Application {
         Files.createDirectories(pictures);
         session = new LaneSession(DemoLane.createWithReturnedCopy(folder, DAY));
         DemoLane.writeDocuments(folder.resolve("inbox"));
-        scene = Window.scene(session, List::of);
+        scene = Window.scene(session, List::of, file -> {});
         stage.setScene(scene);
         stage.show();
         plan();

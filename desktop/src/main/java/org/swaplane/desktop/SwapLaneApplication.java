@@ -22,7 +22,8 @@ public final class SwapLaneApplication extends Application {
     @Override
     public void start(Stage stage) {
         session = new LaneSession(lane);
-        Scene scene = Window.scene(session, new DialogPicker(stage));
+        Scene scene = Window.scene(session, new DialogPicker(stage), file -> getHostServices()
+                .showDocument(file.toUri().toString()));
         stage.setTitle(Strings.say("app.title", session.lane().name()));
         stage.setScene(scene);
         stage.setWidth(1280);

@@ -10,6 +10,7 @@ import org.swaplane.desktop.dryrun.DryRunView;
 import org.swaplane.desktop.exchange.ExchangeView;
 import org.swaplane.desktop.release.ReleaseView;
 import org.swaplane.desktop.review.ReviewView;
+import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
@@ -22,8 +23,8 @@ import org.swaplane.desktop.theme.Theme;
 public final class Window {
     private Window() {}
 
-    public static Scene scene(LaneSession session, FilePicker picker) {
-        ReviewView review = new ReviewView(session);
+    public static Scene scene(LaneSession session, FilePicker picker, FileOpener opener) {
+        ReviewView review = new ReviewView(session, opener);
         ChecksView checks = new ChecksView(session);
         Map<ViewId, View> views = new EnumMap<>(ViewId.class);
         views.put(ViewId.BOARD, new BoardView(session, picker));

@@ -19,6 +19,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
@@ -47,6 +48,7 @@ class JourneyTest extends ApplicationTest {
     @TempDir
     private static Path folders;
 
+    private final List<Path> opened = new ArrayList<>();
     private final List<Path> picked = new ArrayList<>();
     private Path folder;
     private LaneSession session;
@@ -56,7 +58,7 @@ class JourneyTest extends ApplicationTest {
         folder = Files.createTempDirectory(folders, "lane");
         session = new LaneSession(Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), DAY));
         session.lane().set("person", "Mara Lind");
-        stage.setScene(Window.scene(session, () -> List.copyOf(picked)));
+        stage.setScene(Window.scene(session, () -> List.copyOf(picked), opened::add));
         stage.show();
     }
 
@@ -301,6 +303,12 @@ class JourneyTest extends ApplicationTest {
         assertThat(track().document().targetLanguage()).isEqualTo("de-DE");
         assertThat(track().document().segments())
                 .noneMatch(segment -> segment.key().contains("/"));
+        interact(() -> session.viewProperty().set(ViewId.REVIEW));
+        interact(() -> lookup("#read-through").queryAs(ToggleButton.class).fire());
+        waitUntil(() -> idle() && !lookup("#reading").queryListView().getItems().isEmpty());
+        press("open-target");
+        waitUntil(() -> !opened.isEmpty());
+        assertThat(opened.get(0)).exists().hasParent(session.lane().folder().resolve("preview"));
         interact(() -> session.viewProperty().set(ViewId.DRY_RUN));
         press("run-dry-run");
         waitUntil(() -> session.dryRunProperty().get() != null);

@@ -7,10 +7,12 @@ import java.util.function.BooleanSupplier;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Parent;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -18,6 +20,7 @@ import javafx.util.Duration;
 import org.fxmisc.flowless.VirtualFlow;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 import org.swaplane.content.Tag;
+import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Message;
 import org.swaplane.desktop.session.ViewId;
@@ -42,12 +45,20 @@ public final class ReviewView implements View {
     private final TextField text = new TextField();
     private final Label listed = Parts.quiet("");
     private final VBox node;
+    private final ReadingPane reading;
+    private final HBox split;
+    private final ToggleButton read = new ToggleButton(Strings.say("reading.toggle"));
+    private final Button openTarget;
+    private final FileOpener opener;
     /** The history is read from the lane; while somebody types or leafs through it can wait. */
     private final PauseTransition sideLater = new PauseTransition(Duration.millis(120));
 
     private Track shown;
 
-    public ReviewView(LaneSession session) {
+    public ReviewView(LaneSession session, FileOpener opener) {
+        this.opener = opener;
+        this.reading = new ReadingPane(session, this::editAt);
+        this.openTarget = Parts.button("open-target", "reading.open", () -> session.openTarget(opener));
         this.session = session;
         this.model = new ReviewModel(session);
         this.bench = new SegmentBench(session);
@@ -56,11 +67,33 @@ public final class ReviewView implements View {
         flow.setId("segments");
         VirtualizedScrollPane<VirtualFlow<Integer, SegmentRow>> scroll = new VirtualizedScrollPane<>(flow);
         HBox.setHgrow(scroll, Priority.ALWAYS);
-        HBox split = Parts.styled(new HBox(scroll, side), "review-split");
+        split = Parts.styled(new HBox(scroll, side), "review-split");
         VBox.setVgrow(split, Priority.ALWAYS);
-        node = Parts.styled(new VBox(filterBar(), split), "view");
+        node = Parts.styled(new VBox(filterBar(), split, reading), "view");
+        VBox.setVgrow(reading, Priority.ALWAYS);
+        read.setId("read-through");
+        read.setFocusTraversable(false);
+        read.selectedProperty().addListener((property, before, reads) -> showReading(reads));
+        showReading(false);
         sideLater.setOnFinished(event -> side.show(session.inHandProperty().get()));
         session.inHandProperty().addListener((property, before, now) -> inHandChanged());
+    }
+
+    private void showReading(boolean reads) {
+        Parts.showIf(reading, reads);
+        Parts.showIf(split, !reads);
+        List.of(text, filter, listed).forEach(each -> Parts.showIf(each, !reads));
+        if (reads && session.track() != null) {
+            session.track().endTyping();
+            reading.show(session.track());
+        } else if (!reads) {
+            bench.focusEditor();
+        }
+    }
+
+    private void editAt(int index) {
+        read.setSelected(false);
+        session.inHandProperty().set(index);
     }
 
     private SegmentRow row(int index) {
@@ -91,6 +124,8 @@ public final class ReviewView implements View {
                 text,
                 part,
                 filter,
+                read,
+                openTarget,
                 Parts.button("clear-prefilled", "review.clear-prefilled", () -> clearPrefilled(false)));
     }
 
@@ -122,6 +157,8 @@ public final class ReviewView implements View {
         commands.add("clear-source-copies", "", here, () -> clearPrefilled(true));
         commands.add("propagate", "Shortcut+Shift+R", here, this::propagate);
         commands.add("fix", "Alt+F", here, model::fixFirst);
+        commands.add("read-through", "Alt+R", here, () -> read.setSelected(!read.isSelected()));
+        commands.add("open-target", "", here, () -> session.openTarget(opener));
         commands.add("filter", "Shortcut+F", here, text::requestFocus);
         commands.add("undo", "Shortcut+Z", () -> session.track() != null, this::undo);
         commands.add("redo", "Shortcut+Shift+Z", () -> session.track() != null, session.editing()::redo);
@@ -176,6 +213,7 @@ public final class ReviewView implements View {
             shown = session.track();
             listParts();
             model.list();
+            read.setSelected(false);
         }
         listed.setText(Strings.say("review.listed", model.listed().size()));
         showInHand();

@@ -329,6 +329,19 @@ public final class LaneSession {
         intake.set(null);
     }
 
+    /** Writes the file as it stands now into the lane's folder {@code preview}, and opens it. */
+    public void openTarget(FileOpener opener) {
+        Track of = track();
+        of.endTyping();
+        background.run(
+                Strings.say("task.write", of.name()),
+                progress -> new Delivery(lane, checks).preview(of, progress),
+                written -> {
+                    opener.open(written);
+                    say(Message.Tone.DONE, Strings.say("reading.opened", written.toString()));
+                });
+    }
+
     public void runDryRun() {
         Track of = track();
         background.run(

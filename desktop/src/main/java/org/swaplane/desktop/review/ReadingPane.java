@@ -1,0 +1,138 @@
+package org.swaplane.desktop.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.IntConsumer;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.swaplane.content.Content;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.text.TextLanguage;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Segment;
+import org.swaplane.lane.Track;
+
+/** The document as it reads, paragraph by paragraph, beside its source: what will be delivered, without tags. */
+final class ReadingPane extends VBox {
+    private final LaneSession session;
+    private final IntConsumer edit;
+    private final ListView<Paragraph> list = new ListView<>();
+
+    /**
+     * One unit of the document.
+     *
+     * @param first index of its first segment
+     */
+    private record Paragraph(int first, List<Segment> segments) {}
+
+    /** {@code edit} leads to a segment. */
+    ReadingPane(LaneSession session, IntConsumer edit) {
+        this.session = session;
+        this.edit = edit;
+        getStyleClass().add("column");
+        list.setId("reading");
+        list.setCellFactory(view -> new ParagraphCell());
+        list.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ENTER) {
+                editSelected();
+            }
+        });
+        VBox.setVgrow(list, Priority.ALWAYS);
+        getChildren().addAll(Parts.quiet(Strings.say("reading.hint")), list);
+    }
+
+    /** Reads the track as it stands now; the paragraph of the segment in hand is selected. */
+    void show(Track track) {
+        int inHand = session.inHandProperty().get();
+        session.background()
+                .run(Strings.say("task.read", track.name()), progress -> paragraphs(track.current()), all -> {
+                    list.getItems().setAll(all);
+                    int at = 0;
+                    while (at + 1 < all.size() && all.get(at + 1).first() <= inHand) {
+                        at++;
+                    }
+                    list.getSelectionModel().select(at);
+                    list.scrollTo(Math.max(0, at - 2));
+                    list.requestFocus();
+                });
+    }
+
+    private static List<Paragraph> paragraphs(BilingualDocument document) {
+        List<Paragraph> paragraphs = new ArrayList<>();
+        int first = 0;
+        for (int part = 0; part < document.parts().size(); part++) {
+            for (List<Segment> unit : document.units(part)) {
+                paragraphs.add(new Paragraph(first, unit));
+                first += unit.size();
+            }
+        }
+        return paragraphs;
+    }
+
+    private void editSelected() {
+        Paragraph selected = list.getSelectionModel().getSelectedItem();
+        if (selected != null) {
+            edit.accept(selected.first());
+        }
+    }
+
+    private final class ParagraphCell extends ListCell<Paragraph> {
+        private final Label place = Parts.styled(new Label(), "reading-place");
+        private final ResolvedText source = new ResolvedText();
+        private final ResolvedText target = new ResolvedText();
+        private final GridPane row = Parts.styled(new GridPane(), "reading-row");
+
+        private ParagraphCell() {
+            ColumnConstraints narrow = new ColumnConstraints(150, 150, 150);
+            ColumnConstraints wide = new ColumnConstraints();
+            wide.setPercentWidth(42);
+            row.getColumnConstraints().addAll(narrow, wide, wide);
+            row.addRow(0, place, source, target);
+            // As wide as the list, so that long texts wrap.
+            setPrefWidth(0);
+            addEventFilter(MouseEvent.MOUSE_CLICKED, event -> {
+                if (event.getClickCount() == 2) {
+                    editSelected();
+                }
+            });
+        }
+
+        @Override
+        protected void updateItem(Paragraph paragraph, boolean empty) {
+            super.updateItem(paragraph, empty);
+            setText(null);
+            setGraphic(empty || paragraph == null ? null : row);
+            if (empty || paragraph == null) {
+                return;
+            }
+            int index = paragraph.first();
+            place.setText(paragraph.segments().get(0).unit());
+            TextLanguage.of(
+                            session.sourceLanguage(index),
+                            session.directions(index).source())
+                    .apply(source);
+            TextLanguage.of(
+                            session.targetLanguage(index),
+                            session.directions(index).target())
+                    .apply(target);
+            source.clear();
+            target.clear();
+            for (Segment segment : paragraph.segments()) {
+                boolean missing = segment.target().isEmpty();
+                source.add(segment.source(), false);
+                source.add(Content.of(" "), false);
+                target.add(missing ? segment.source() : segment.target(), missing);
+                target.add(Content.of(" "), false);
+            }
+        }
+    }
+}
