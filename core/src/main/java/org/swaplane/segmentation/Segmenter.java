@@ -1,6 +1,5 @@
 package org.swaplane.segmentation;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
@@ -13,8 +12,48 @@ public final class Segmenter {
 
     private final List<Compiled> rules;
 
-    /** A rule whose pattern for the text before is looked up at the end of a region. */
-    private record Compiled(boolean breaks, Pattern before, Pattern beforeAtEnd, Pattern after) {}
+    /** How patterns begin that can only match where no letter stands before. */
+    private static final Pattern WORD_START = Pattern.compile("\\(\\?<!\\[?\\\\p\\{L\\}.*", Pattern.DOTALL);
+
+    /**
+     * A rule whose pattern for the text before is looked up at the end of a region.
+     *
+     * @param atWordStart whether it needs not be tried behind a letter, which is much quicker to see
+     */
+    private record Compiled(boolean breaks, Pattern before, Pattern beforeAtEnd, boolean atWordStart, Pattern after) {}
+
+    /** A rule over one text, at any of its places. */
+    private static final class Applied {
+        private final Compiled rule;
+        private final String text;
+        private final Matcher before;
+        private final Matcher after;
+
+        private Applied(Compiled rule, String text) {
+            this.rule = rule;
+            this.text = text;
+            this.before = rule.beforeAtEnd().matcher(text).useTransparentBounds(true);
+            this.after = rule.after().matcher(text);
+        }
+
+        private boolean matches(int at) {
+            return after.region(at, text.length()).lookingAt() && matchesBefore(at);
+        }
+
+        private boolean matchesBefore(int at) {
+            int from = Math.max(0, at - LOOK_BACK);
+            if (!rule.atWordStart()) {
+                return before.region(from, at).find();
+            }
+            for (int start = at - 1; start >= from; start--) {
+                boolean behindLetter = start > 0 && Character.isLetter(text.charAt(start - 1));
+                if (!behindLetter && before.region(start, at).lookingAt()) {
+                    return true;
+                }
+            }
+            return false;
+        }
+    }
 
     public Segmenter(List<BreakRule> rules) {
         this.rules = rules.stream()
@@ -22,6 +61,7 @@ public final class Segmenter {
                         rule.breaks(),
                         Pattern.compile(rule.before()),
                         Pattern.compile("(?:" + rule.before() + ")\\z"),
+                        WORD_START.matcher(rule.before()).matches(),
                         Pattern.compile(rule.after())))
                 .toList();
     }
@@ -34,13 +74,14 @@ public final class Segmenter {
                 addCandidates(rule, text, candidates);
             }
         }
-        List<Integer> breaks = new ArrayList<>();
-        for (int at : candidates) {
-            if (at > 0 && at < text.length() && breaksAt(text, at)) {
-                breaks.add(at);
-            }
+        candidates.remove(0);
+        candidates.remove(text.length());
+        if (candidates.isEmpty()) {
+            return List.of();
         }
-        return breaks;
+        List<Applied> applied =
+                rules.stream().map(rule -> new Applied(rule, text)).toList();
+        return candidates.stream().filter(at -> breaksAt(applied, at)).toList();
     }
 
     private static void addCandidates(Compiled rule, String text, TreeSet<Integer> candidates) {
@@ -52,17 +93,10 @@ public final class Segmenter {
         }
     }
 
-    private boolean breaksAt(String text, int at) {
-        for (Compiled rule : rules) {
-            boolean matches =
-                    rule.after().matcher(text).region(at, text.length()).lookingAt()
-                            && rule.beforeAtEnd()
-                                    .matcher(text)
-                                    .useTransparentBounds(true)
-                                    .region(Math.max(0, at - LOOK_BACK), at)
-                                    .find();
-            if (matches) {
-                return rule.breaks();
+    private static boolean breaksAt(List<Applied> rules, int at) {
+        for (Applied each : rules) {
+            if (each.matches(at)) {
+                return each.rule.breaks();
             }
         }
         return false;
