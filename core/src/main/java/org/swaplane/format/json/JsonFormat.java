@@ -47,6 +47,11 @@ public final class JsonFormat implements BilingualFormat {
         EncodedText text = EncodedText.guessed(source, options, StandardCharsets.ISO_8859_1);
         String all = text.readAll();
         boolean ascii = all.chars().allMatch(c -> c < 0x80) && all.contains("\\u");
+        LanguageBranches branches =
+                LanguageBranches.of(tree(source, all), options.sourceLanguage(), options.targetLanguage());
+        if (!branches.pairs().isEmpty()) {
+            return new BranchedJsonFile(text, all, branches, new JsonSyntax(ascii), options);
+        }
         TextDocument.Builder document = new TextDocument.Builder(text, options);
         PlaceholderTags placeholders = options.placeholderTags();
         Selection selection = options.document().selection();
@@ -61,6 +66,15 @@ public final class JsonFormat implements BilingualFormat {
             throw broken(source, e);
         }
         return document.build("json", CharacterEscapes.BACKSLASH_U);
+    }
+
+    private static JsonTree tree(Source source, String all) throws IOException {
+        try (JsonParser json = FACTORY.createParser(all)) {
+            json.nextToken();
+            return JsonTree.read(json);
+        } catch (JsonProcessingException e) {
+            throw broken(source, e);
+        }
     }
 
     /** RFC 6901. */

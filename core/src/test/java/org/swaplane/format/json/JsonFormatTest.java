@@ -4,10 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.swaplane.format.BilingualFile;
 import org.swaplane.format.DocumentSample;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Rewriting;
+import org.swaplane.format.SegmentEdit;
+import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
 
 class JsonFormatTest {
     private static final String FILE = """
@@ -45,5 +58,45 @@ class JsonFormatTest {
                 .hasMessageStartingWith("a.json:3:");
         assertThatThrownBy(() -> DocumentSample.of("a.json", "[".repeat(10_000)).open())
                 .isInstanceOf(CannotProceedException.class);
+    }
+
+    private static String branched(String file, String... targets) throws IOException {
+        BilingualFile opened = FormatRegistry.ofInstalled()
+                .open(
+                        Source.of("a.json", file.getBytes(StandardCharsets.UTF_8)),
+                        FileOptions.ofLanguages("en-GB", "de-DE"),
+                        Progress.NONE);
+        List<SegmentEdit> edits = new ArrayList<>();
+        for (int i = 0; i < targets.length; i++) {
+            if (!targets[i].isEmpty()) {
+                edits.add(Rewriting.translated(i, targets[i]));
+            }
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        opened.write(edits, out, Progress.NONE);
+        return out.toString(StandardCharsets.UTF_8);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
+            {"en": {"a": "One", "n": 1}, "fr": {"a": "Un"}}    | Eins |      | {"en": {"a": "One", "n": 1}, "fr": {"a": "Un"},"de": {"a": "Eins"}}
+            {"en": {"a": "One"}, "de": {"a": "Ein"}}           | Eins |      | {"en": {"a": "One"}, "de": {"a": "Eins"}}
+            {"en": {"a": "One", "b": "Two"}, "de": {}}         |      | Zwei | {"en": {"a": "One", "b": "Two"}, "de": { "b": "Zwei"}}
+            {"en": {"a": "One", "b": "Two"}, "de": {"x": "y"}} | Eins | Zwei | {"en": {"a": "One", "b": "Two"}, "de": {"x": "y","a": "Eins", "b": "Zwei"}}
+            {"t": {"en_GB": "One"}, "u": {"en_GB": "Two"}}     | Eins |      | {"t": {"en_GB": "One","de_DE": "Eins"}, "u": {"en_GB": "Two"}}
+            {"en": {"l": ["One", "Two"]}, "de": {}}            |      | Zwei | {"en": {"l": ["One", "Two"]}, "de": {"l": ["", "Zwei"]}}
+            """)
+    void aFileOfSeveralLanguagesGetsTheTargetInItsBranch(String file, String first, String second, String written)
+            throws IOException {
+        assertThat(branched(file, first == null ? "" : first, second == null ? "" : second))
+                .isEqualTo(written);
+        assertThat(branched(file)).isEqualTo(file);
+    }
+
+    @Test
+    void namesThatOnlyLookLikeLanguagesMakeNoBranch() throws IOException {
+        DocumentSample sample = DocumentSample.of("a.json", "{\"en\": \"One\", \"title\": \"Two\"}");
+
+        assertThat(sample.extracted()).containsExactly("/en: One", "/title: Two");
     }
 }
