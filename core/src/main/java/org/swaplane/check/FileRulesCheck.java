@@ -29,7 +29,9 @@ final class FileRulesCheck implements Check {
         }
         List<Finding> findings = new ArrayList<>();
         for (TargetRule rule : rules) {
-            if (rule.kind() == Kind.ALLOWED_CHARACTERS) {
+            if (rule.kind() == Kind.LONGEST_LINE) {
+                tooLong(segment, rule.occurs()).ifPresent(findings::add);
+            } else if (rule.kind() == Kind.ALLOWED_CHARACTERS) {
                 notAllowed(segment, rule).ifPresent(findings::add);
             } else if (isBroken(rule, segment)) {
                 findings.add(finding(segment, id(), message(segment, rule), List.of()));
@@ -54,7 +56,7 @@ final class FileRulesCheck implements Check {
             case NOT_PRESENT -> !text.contains(sought);
             case STARTS_WITH -> text.startsWith(sought);
             case ENDS_WITH -> text.endsWith(sought);
-            case ALLOWED_CHARACTERS -> true;
+            case ALLOWED_CHARACTERS, LONGEST_LINE -> true;
         };
     }
 
@@ -79,13 +81,29 @@ final class FileRulesCheck implements Check {
             case NOT_PRESENT -> say("check.pattern.not-present", rule.text());
             case STARTS_WITH -> say("check.pattern.starts", rule.text());
             case ENDS_WITH -> say("check.pattern.ends", rule.text());
-            case ALLOWED_CHARACTERS -> throw new AssertionError(rule);
+            case ALLOWED_CHARACTERS, LONGEST_LINE -> throw new AssertionError(rule);
         };
     }
 
     private static int occurrences(CheckedSegment segment, TargetRule rule) {
         Comparison how = rule.comparison();
         return count(how.comparable(segment.target().plainText()), how.comparable(rule.text()));
+    }
+
+    /** Counts what people see: combined characters are one. */
+    private static Optional<Finding> tooLong(CheckedSegment segment, int most) {
+        int at = 0;
+        for (String line : segment.target().plainText().split("\n", -1)) {
+            int length = (int) line.codePoints()
+                    .filter(c -> Character.getType(c) != Character.NON_SPACING_MARK)
+                    .count();
+            if (length > most) {
+                Span span = new Span(at, at + line.length());
+                return Optional.of(finding(segment, "length", say("check.length.line", length, most), List.of(span)));
+            }
+            at += line.length() + 1;
+        }
+        return Optional.empty();
     }
 
     private static Optional<Finding> notAllowed(CheckedSegment segment, TargetRule rule) {

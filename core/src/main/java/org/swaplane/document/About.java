@@ -33,6 +33,10 @@ public record About(
         return new About(other, limits, proposals, score, rules, directions);
     }
 
+    public About with(TargetRule rule) {
+        return new About(notes, limits, proposals, score, List.of(rule), directions);
+    }
+
     public About withLimits(Limits other) {
         return new About(notes, other, proposals, score, rules, directions);
     }

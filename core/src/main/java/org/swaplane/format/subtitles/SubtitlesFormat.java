@@ -7,6 +7,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.document.About;
 import org.swaplane.document.Note;
+import org.swaplane.document.TargetRule;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.CharacterEscapes;
@@ -23,6 +24,8 @@ public final class SubtitlesFormat implements BilingualFormat {
     private static final Pattern CUE = Pattern.compile(
             "(?m)^(?<time>[ \\t]*(?:\\d+:)?\\d+:\\d+[.,]\\d+[ \\t]*-->[ \\t]*(?:\\d+:)?\\d+:\\d+[.,]\\d+)[^\\r\\n]*\\R"
                     + "(?<text>[^\\r\\n]+(?:\\R[^\\r\\n]+)*)");
+
+    private static final int USUAL_LINE = 42;
 
     @Override
     public String id() {
@@ -43,6 +46,7 @@ public final class SubtitlesFormat implements BilingualFormat {
         String all = text.readAll();
         String lineEnd = all.contains("\r\n") ? "\r\n" : "\n";
         Matcher cue = CUE.matcher(all);
+        About lines = About.NOTHING.with(TargetRule.linesUpTo(longestLine(all)));
         int number = 1;
         while (cue.find()) {
             Note time = new Note(cue.group("time").strip(), "", Note.Kind.CONTEXT, 0);
@@ -52,8 +56,20 @@ public final class SubtitlesFormat implements BilingualFormat {
                     cue.end("text"),
                     options.placeholderTags().tagged(cue.group("text").replace("\r\n", "\n")),
                     content -> content.withCodes().replace("\n", lineEnd),
-                    About.ofNotes(List.of(time)));
+                    lines.with(List.of(time)));
         }
         return document.build("subtitles", CharacterEscapes.NONE);
+    }
+
+    /** What fits on a screen by common practice, or as much as the file itself has in a line. */
+    private static int longestLine(String all) {
+        int longest = USUAL_LINE;
+        Matcher cue = CUE.matcher(all);
+        while (cue.find()) {
+            for (String line : cue.group("text").split("\\R")) {
+                longest = Math.max(longest, line.replaceAll("<[^>]*>", "").length());
+            }
+        }
+        return longest;
     }
 }

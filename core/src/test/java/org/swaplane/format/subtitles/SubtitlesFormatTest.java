@@ -3,8 +3,15 @@ package org.swaplane.format.subtitles;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.swaplane.check.CheckRun;
+import org.swaplane.check.CheckedSegment;
+import org.swaplane.check.Finding;
+import org.swaplane.compare.Span;
+import org.swaplane.content.Content;
 import org.swaplane.document.Note;
+import org.swaplane.document.Segment;
 import org.swaplane.format.DocumentSample;
 
 class SubtitlesFormatTest {
@@ -25,5 +32,17 @@ class SubtitlesFormatTest {
     void timesStayAndLinesAreWrittenAsTheFileWritesThem() throws IOException {
         assertThat(DocumentSample.of("film.srt", FILM).translated(text -> text.replace("Now!", "Jetzt!")))
                 .isEqualTo(FILM.replace("Now!", "Jetzt!"));
+    }
+
+    @Test
+    void aLineThatDoesNotFitTheScreenIsFound() throws IOException {
+        Segment segment =
+                DocumentSample.of("film.srt", FILM).open().document().segments().get(0);
+        Content target = Content.of("Die Fähre fährt jetzt ab.\nSie fährt heute aber nicht nach Gullwick weiter.");
+
+        List<Finding> findings = CheckRun.ofAllChecks().run(new CheckedSegment(0, segment, target, "en-GB", "de-DE"));
+
+        assertThat(findings).extracting(Finding::message).containsExactly("A line has 47 characters; up to 42 fit");
+        assertThat(findings.get(0).target()).containsExactly(new Span(26, 73));
     }
 }
