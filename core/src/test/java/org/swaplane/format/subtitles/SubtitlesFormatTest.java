@@ -42,7 +42,7 @@ class SubtitlesFormatTest {
 
         List<Finding> findings = CheckRun.ofAllChecks().run(new CheckedSegment(0, segment, target, "en-GB", "de-DE"));
 
-        assertThat(findings).extracting(Finding::message).containsExactly("A line has 47 characters; up to 42 fit");
-        assertThat(findings.get(0).target()).containsExactly(new Span(26, 73));
+        assertThat(findings).extracting(Finding::message).containsExactly("A line has 48 characters; up to 42 fit");
+        assertThat(findings.get(0).target()).containsExactly(new Span(26, 74));
     }
 }
