@@ -12,7 +12,7 @@ public final class CannotProceedException extends RuntimeException {
     public record Place(String file, int line, int column) {
         @Override
         public String toString() {
-            return line > 0 ? file + ":" + line + ":" + column : file;
+            return line > 0 ? file + ":" + line + ":" + Math.max(1, column) : file;
         }
     }
 

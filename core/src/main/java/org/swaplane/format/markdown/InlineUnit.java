@@ -83,6 +83,14 @@ final class InlineUnit {
         String id = name(node) + ':' + ++tags;
         String open = all.substring(start(node), start(firstPlaced(node)));
         String close = all.substring(end(lastPlaced(node)), end(node));
+        if (open.equals("<")) {
+            whole("address", node, "");
+            return;
+        }
+        if (close.equals("]") || close.equals("][]")) {
+            // The text is the name of the address as well; translated, it needs that name apart.
+            close = "][" + all.substring(start(firstPlaced(node)), end(lastPlaced(node))) + "]";
+        }
         runs.add(new Tag(Tag.Kind.OPEN, id, open, name(node)));
         collect(node);
         runs.add(new Tag(Tag.Kind.CLOSE, id, close, ""));

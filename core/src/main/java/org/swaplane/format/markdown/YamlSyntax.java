@@ -18,11 +18,6 @@ enum YamlSyntax implements UnitSyntax {
             String value = content.withCodes();
             return SAFE.matcher(value).matches() ? value : '"' + DOUBLE.written(content) + '"';
         }
-
-        @Override
-        public String comparable(Content content) {
-            return content.withCodes();
-        }
     },
     SINGLE {
         @Override
@@ -51,6 +46,12 @@ enum YamlSyntax implements UnitSyntax {
     private static final Pattern SAFE = Pattern.compile("\\p{L}(?:(?!: | #|:$)[^\\r\\n])*");
 
     abstract String read(String written);
+
+    /** Quotation marks may come with a translation. */
+    @Override
+    public String comparable(Content content) {
+        return content.withCodes();
+    }
 
     /** The syntax of a value as it stands, with its quotation marks. */
     static YamlSyntax of(String value) {
