@@ -19,6 +19,12 @@ public interface DocumentFile extends BilingualFile {
     /** The texts of the document as they would be written with these edits. */
     List<WrittenUnit> units(List<SegmentEdit> edits);
 
+    /**
+     * Where the segments of a segment's unit begin, in UTF-16 units of the unit's plain text: cut there, the unit is as it is (see
+     * {@link DocumentOptions#cuts}).
+     */
+    List<Integer> starts(int segment);
+
     /** A document says nothing of states. */
     @Override
     default State kept(State state, Content target) {

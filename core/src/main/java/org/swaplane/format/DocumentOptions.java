@@ -2,6 +2,8 @@ package org.swaplane.format;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.swaplane.placeholder.PlaceholderRules;
@@ -14,6 +16,7 @@ import org.swaplane.task.CannotProceedException;
  * @param encoding IANA name of the character encoding that it is read in; empty for the one that it states or seems to have
  * @param extras texts that are translated besides
  * @param selection which texts are translated at all
+ * @param cuts where a reviewer cut units, by their ids: begins of all segments but the first, in UTF-16 units of the unit's plain text
  * @param fonts fonts in the translated document by those of the original; {@code *} for all others
  */
 public record DocumentOptions(
@@ -22,9 +25,10 @@ public record DocumentOptions(
         Set<Extra> extras,
         Selection selection,
         PlaceholderRules placeholders,
-        Map<String, String> fonts) {
+        Map<String, String> fonts,
+        Map<String, List<Integer>> cuts) {
     public static final DocumentOptions DEFAULT =
-            new DocumentOptions("", "", Set.of(), Selection.ALL, PlaceholderRules.DEFAULT, Map.of());
+            new DocumentOptions("", "", Set.of(), Selection.ALL, PlaceholderRules.DEFAULT, Map.of(), Map.of());
 
     private static final ObjectMapper JSON = new ObjectMapper();
 
@@ -35,30 +39,43 @@ public record DocumentOptions(
         selection = selection == null ? Selection.ALL : selection;
         placeholders = placeholders == null ? PlaceholderRules.DEFAULT : placeholders;
         fonts = fonts == null ? Map.of() : Map.copyOf(fonts);
+        cuts = cuts == null ? Map.of() : Map.copyOf(cuts);
     }
 
     public DocumentOptions withFormat(String other) {
-        return new DocumentOptions(other, encoding, extras, selection, placeholders, fonts);
+        return new DocumentOptions(other, encoding, extras, selection, placeholders, fonts, cuts);
     }
 
     public DocumentOptions withEncoding(String other) {
-        return new DocumentOptions(format, other, extras, selection, placeholders, fonts);
+        return new DocumentOptions(format, other, extras, selection, placeholders, fonts, cuts);
     }
 
     public DocumentOptions with(Set<Extra> others) {
-        return new DocumentOptions(format, encoding, others, selection, placeholders, fonts);
+        return new DocumentOptions(format, encoding, others, selection, placeholders, fonts, cuts);
     }
 
     public DocumentOptions with(Selection other) {
-        return new DocumentOptions(format, encoding, extras, other, placeholders, fonts);
+        return new DocumentOptions(format, encoding, extras, other, placeholders, fonts, cuts);
     }
 
     public DocumentOptions with(PlaceholderRules others) {
-        return new DocumentOptions(format, encoding, extras, selection, others, fonts);
+        return new DocumentOptions(format, encoding, extras, selection, others, fonts, cuts);
     }
 
     public DocumentOptions withFonts(Map<String, String> others) {
-        return new DocumentOptions(format, encoding, extras, selection, placeholders, others);
+        return new DocumentOptions(format, encoding, extras, selection, placeholders, others, cuts);
+    }
+
+    /** The same with this unit cut so. */
+    public DocumentOptions withCut(String unit, List<Integer> starts) {
+        Map<String, List<Integer>> all = new HashMap<>(cuts);
+        all.put(unit, List.copyOf(starts));
+        return new DocumentOptions(format, encoding, extras, selection, placeholders, fonts, all);
+    }
+
+    /** What holds for other documents of the kind as well. */
+    public DocumentOptions forOthers() {
+        return new DocumentOptions("", "", extras, selection, placeholders, fonts, Map.of());
     }
 
     /** As JSON, for the lane's database. */

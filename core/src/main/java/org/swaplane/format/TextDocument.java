@@ -21,6 +21,7 @@ public final class TextDocument implements DocumentFile {
     private final CharacterEscapes escapes;
     private final BilingualDocument document;
     private final List<Place> places;
+    private final List<UnitCollector.Unit> units;
     private final List<Splice> whenTranslated;
 
     /**
@@ -109,11 +110,13 @@ public final class TextDocument implements DocumentFile {
             CharacterEscapes escapes,
             BilingualDocument document,
             List<Place> places,
+            List<UnitCollector.Unit> units,
             List<Splice> whenTranslated) {
         this.text = text;
         this.escapes = escapes;
         this.document = document;
         this.places = List.copyOf(places);
+        this.units = List.copyOf(units);
         this.whenTranslated = List.copyOf(whenTranslated);
     }
 
@@ -199,13 +202,22 @@ public final class TextDocument implements DocumentFile {
         public TextDocument build(String format, CharacterEscapes escapes) {
             BilingualDocument document = units.document(
                     format, text.encoding().label(), text.source().name());
-            return new TextDocument(text, escapes, document, places, whenTranslated);
+            return new TextDocument(text, escapes, document, places, units.units(), whenTranslated);
         }
     }
 
     @Override
     public BilingualDocument document() {
         return document;
+    }
+
+    @Override
+    public List<Integer> starts(int segment) {
+        UnitCollector.Unit found = units.get(0);
+        for (UnitCollector.Unit unit : units) {
+            found = unit.first() <= segment ? unit : found;
+        }
+        return found.starts();
     }
 
     @Override

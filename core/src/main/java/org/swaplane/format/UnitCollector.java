@@ -21,6 +21,7 @@ public final class UnitCollector {
     private final FileOptions options;
     private final Segmentation segmentation;
     private final List<Segment> segments = new ArrayList<>();
+    private final List<Unit> units = new ArrayList<>();
     private final List<Problem> problems = new ArrayList<>();
     private final Map<String, Integer> ids = new HashMap<>();
 
@@ -40,6 +41,18 @@ public final class UnitCollector {
                 }
             }
             return split.with(contents);
+        }
+
+        /** Where its segments begin, in UTF-16 units of its plain text. */
+        List<Integer> starts() {
+            List<Integer> starts = new ArrayList<>();
+            int at = 0;
+            for (int i = 0; i < split.segments().size(); i++) {
+                at += split.between().get(i).length();
+                starts.add(at);
+                at += split.segments().get(i).plainText().length();
+            }
+            return starts;
         }
 
         /** Whether one of its segments gets a target. */
@@ -71,14 +84,21 @@ public final class UnitCollector {
         }
         int before = ids.merge(id, 1, Integer::sum);
         String unit = before > 1 ? id + '~' + before : id;
-        SplitContent split = segmentation.split(content);
+        List<Integer> cut = options.document().cuts().get(unit);
+        SplitContent split = cut == null ? segmentation.split(content) : segmentation.split(content, cut);
         Unit added = new Unit(split, segments.size());
         int number = 1;
         for (Content segment : split.segments()) {
             String key = split.segments().size() == 1 ? unit : unit + '/' + number++;
             segments.add(new Segment(key, 0, unit, segment, Content.EMPTY, State.INITIAL, "", lock, about));
         }
+        units.add(added);
         return Optional.of(added);
+    }
+
+    /** Every unit so far, in the order of its segments. */
+    List<Unit> units() {
+        return units;
     }
 
     public void problem(int line, int column, String message) {

@@ -43,6 +43,41 @@ final class Journal {
         });
     }
 
+    /**
+     * Counts the segments anew after some were joined or split; to be called within a transaction.
+     *
+     * @param first of the segments that are no more
+     * @param count of those
+     * @param instead how many stand in their place
+     * @param changes what these hold, in a step that cannot be undone
+     */
+    void recut(int first, int count, int instead, String who, List<Change> changes, List<String> keys) {
+        // None of what was undone can be done again: it may be about segments that are no more.
+        database.update("update step set undone = 2 where track = ? and undone = 1", track);
+        for (String table : List.of("change", "remark", "set_aside")) {
+            String own = table.equals("change") ? "step in (select id from step where track = ?)" : "track = ?";
+            int gone = table.equals("change") ? -1 : first;
+            database.update(
+                    "update " + table + " set segment = ? where segment >= ? and segment < ? and " + own,
+                    gone,
+                    first,
+                    first + count,
+                    track);
+            database.update(
+                    "update " + table + " set segment = segment + ? where segment >= ? and " + own,
+                    instead - count,
+                    first + count,
+                    track);
+        }
+        long step = database.update(
+                "insert into step (track, kind, who, at, trip) values (?, ?, ?, ?, '')",
+                track,
+                StepKind.RECUT.name(),
+                who,
+                clock.instant().toString());
+        insertChanges(step, changes, keys);
+    }
+
     private void insertChanges(long step, List<Change> changes, List<String> keys) {
         List<Object[]> rows = new java.util.ArrayList<>();
         for (int i = 0; i < changes.size(); i++) {
@@ -73,7 +108,7 @@ final class Journal {
 
     /** Marks the newest step as undone and returns it. */
     Optional<Step> undo() {
-        return mark("undone = 0", "desc", 1);
+        return mark("undone = 0 and kind <> 'RECUT'", "desc", 1);
     }
 
     /** Takes the mark off the step that was undone last and returns it. */

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Consumer;
 import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.DocumentOptions;
@@ -219,7 +220,7 @@ public final class Lane implements AutoCloseable {
 
     /** Sets how the next documents of a format are read; those that are here stay as they are. */
     public void setDocumentOptions(String format, DocumentOptions options) {
-        set(DOCUMENTS + format, options.withFormat("").withEncoding("").toJson());
+        set(DOCUMENTS + format, options.forOthers().toJson());
     }
 
     /** Rules that a track was cut by must never change under its journal, so they are kept as a file of their own. */
@@ -237,6 +238,24 @@ public final class Lane implements AutoCloseable {
         try (InputStream in = files.source(SEGMENTATION, sha256).open()) {
             return Srx.read(SEGMENTATION, in);
         }
+    }
+
+    /**
+     * Reads a track anew whose segments were joined or split; what is done to its journal and how it is read from now on is one
+     * transaction.
+     */
+    Track recut(Track track, DocumentOptions options, Consumer<Journal> journalled, Progress progress)
+            throws IOException {
+        Journal journal = new Journal(database, track.id(), clock);
+        BilingualFile file = formats.open(original(track), options(track.id()).with(options), progress);
+        database.transaction(() -> {
+            database.update("update track set options = ? where id = ?", options.toJson(), track.id());
+            journalled.accept(journal);
+            return track;
+        });
+        Track again = new Track(track.id(), track.name(), track.sha256(), file, journal);
+        tracks = tracks.stream().map(each -> each == track ? again : each).toList();
+        return again;
     }
 
     /** What foreign attributes and elements mean here. */

@@ -11,5 +11,7 @@ public enum StepKind {
     PROPAGATED,
     PROPOSED,
     LOCKED,
-    UNLOCKED
+    UNLOCKED,
+    /** Segments were joined or split; that is taken back by splitting or joining them again. */
+    RECUT
 }

@@ -42,7 +42,19 @@ public final class Track {
         this.file = file;
         this.journal = journal;
         this.values = new Value[file.document().segments().size()];
-        journal.replay(change -> values[change.segment()] = change.after());
+        journal.replay(this::set);
+    }
+
+    /** What was done to a segment before it was joined or split is in the journal, but holds for none any more. */
+    private void set(Change change) {
+        if (change.segment() >= 0) {
+            values[change.segment()] = change.after();
+        }
+    }
+
+    /** The document that can be cut otherwise; empty for a bilingual file, whose segments are its own. */
+    Optional<DocumentFile> documentFile() {
+        return file instanceof DocumentFile document ? Optional.of(document) : Optional.empty();
     }
 
     public long id() {
@@ -229,7 +241,7 @@ public final class Track {
     public Optional<Step> undo() {
         open = null;
         Optional<Step> step = journal.undo();
-        step.ifPresent(undone -> undone.changes().forEach(change -> values[change.segment()] = change.before()));
+        step.ifPresent(undone -> undone.changes().forEach(change -> set(change.inverted())));
         return step;
     }
 
@@ -237,7 +249,7 @@ public final class Track {
     public Optional<Step> redo() {
         open = null;
         Optional<Step> step = journal.redo();
-        step.ifPresent(redone -> redone.changes().forEach(change -> values[change.segment()] = change.after()));
+        step.ifPresent(redone -> redone.changes().forEach(this::set));
         return step;
     }
 

@@ -17,9 +17,13 @@ public final class Segmentation {
 
     /** The segments of a content; one without text has none, and is all white space or tags between. */
     public SplitContent split(Content content) {
+        return split(content, segmenter.breaks(content.plainText()));
+    }
+
+    /** The same, cut at these offsets of the plain text and nowhere else. */
+    public SplitContent split(Content content, List<Integer> breaks) {
         List<Content> pieces = new ArrayList<>();
         List<Run> piece = new ArrayList<>();
-        List<Integer> breaks = segmenter.breaks(content.plainText());
         int next = 0;
         int at = 0;
         for (Run run : content.runs()) {

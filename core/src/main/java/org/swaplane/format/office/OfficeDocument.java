@@ -107,6 +107,15 @@ final class OfficeDocument implements DocumentFile {
     }
 
     @Override
+    public List<Integer> starts(int segment) {
+        TextPart part = parts.stream()
+                .filter(each -> segment >= each.first() && segment < each.first() + each.size())
+                .findFirst()
+                .orElseThrow();
+        return part.text().starts(segment - part.first());
+    }
+
+    @Override
     public List<WrittenUnit> units(List<SegmentEdit> edits) {
         List<WrittenUnit> units = new ArrayList<>();
         for (TextPart part : parts) {

@@ -183,7 +183,8 @@ final class DocumentChoices extends VBox {
                 wanted,
                 new Selection(selection.getText().lines().toList()),
                 placeholders.rules(),
-                fontTable());
+                fontTable(),
+                shown.options().document().cuts());
     }
 
     /** A line each, the font of the original before the equals sign. */

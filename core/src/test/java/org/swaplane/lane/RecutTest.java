@@ -1,0 +1,124 @@
+package org.swaplane.lane;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.content.Content;
+import org.swaplane.demo.DemoLane;
+import org.swaplane.document.State;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Source;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+class RecutTest {
+    private static final String PAGE = "<p> The ferry leaves. At once. <b>Now.</b></p><p>Stay here</p>";
+
+    @TempDir
+    private Path folder;
+
+    private Lane lane;
+    private Track track;
+
+    @BeforeEach
+    void takeIn() throws IOException {
+        lane = Lane.create(folder.resolve("lane"), "Marram", FormatRegistry.ofInstalled(), Clock.systemUTC());
+        track = lane.takeIn(
+                Source.of("page.html", PAGE.getBytes(StandardCharsets.UTF_8)),
+                FileOptions.ofLanguages("en", "de"),
+                Progress.NONE);
+        for (int i = 0; i < track.size(); i++) {
+            type(i, "t" + i);
+        }
+    }
+
+    @AfterEach
+    void close() {
+        lane.close();
+    }
+
+    private void type(int segment, String text) {
+        track.edit(StepKind.TYPED, "Ines Falk", "", Map.of(segment, new Value(Content.of(text), State.TRANSLATED)));
+    }
+
+    private static List<String> texts(Track track) {
+        return IntStream.range(0, track.size())
+                .mapToObj(i -> track.segment(i).source().plainText() + " = "
+                        + track.target(i).plainText())
+                .toList();
+    }
+
+    private static String written(Track track) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        track.write(out, Progress.NONE);
+        return out.toString(StandardCharsets.UTF_8);
+    }
+
+    private Track reopened() throws IOException {
+        lane.close();
+        lane = Lane.open(folder.resolve("lane"), FormatRegistry.ofInstalled(), Clock.systemUTC(), Progress.NONE);
+        return lane.tracks().get(0);
+    }
+
+    @Test
+    void joinedSegmentsAreOneWithBothTargetsAlsoAfterARestart() throws IOException {
+        Track joined = new Recut(lane).join(track, 0, Progress.NONE);
+
+        List<String> expected = List.of("The ferry leaves. At once. = t0 t1", "Now. = t2", "Stay here = t3");
+        assertThat(texts(joined)).isEqualTo(expected);
+        assertThat(texts(reopened())).isEqualTo(expected);
+        assertThat(written(lane.tracks().get(0))).isEqualTo("<p> t0 t1 t2</p><p>t3</p>");
+    }
+
+    @Test
+    void aSplitSegmentKeepsItsTargetInTheFirstPart() throws IOException {
+        Track split = new Recut(lane).split(track, 0, "The ferry ".length(), Progress.NONE);
+
+        assertThat(texts(split))
+                .containsExactly("The ferry = t0", "leaves. = ", "At once. = t1", "Now. = t2", "Stay here = t3");
+        assertThat(split.state(1)).isEqualTo(State.INITIAL);
+        assertThat(texts(new Recut(lane).join(split, 0, Progress.NONE))).isEqualTo(texts(track));
+    }
+
+    @Test
+    void whatWasDoneElsewhereCanStillBeUndone() throws IOException {
+        Track joined = new Recut(lane).join(track, 0, Progress.NONE);
+
+        joined.undo();
+
+        assertThat(texts(joined)).containsExactly("The ferry leaves. At once. = t0 t1", "Now. = t2", "Stay here = ");
+        joined.undo();
+        joined.undo();
+        joined.undo();
+        assertThat(texts(joined).get(0)).isEqualTo("The ferry leaves. At once. = t0 t1");
+        assertThat(texts(reopened()).get(2)).isEqualTo("Stay here = ");
+    }
+
+    @Test
+    void whatCannotBeCutIsRefusedWithTheReason() throws IOException {
+        Recut recut = new Recut(lane);
+
+        assertThatThrownBy(() -> recut.join(track, 2, Progress.NONE))
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessageContaining("the last of its paragraph");
+        assertThatThrownBy(() -> recut.split(track, 0, 0, Progress.NONE)).hasMessageContaining("no text on one side");
+        new SendOut(lane).send(track, "Ines", Purpose.REVIEW, SendOut.Form.REVIEW_COPY, Progress.NONE);
+        assertThatThrownBy(() -> recut.join(track, 0, Progress.NONE)).hasMessageContaining("is away");
+        Track bilingual = lane.takeIn(Source.of("a.xlf", DemoLane.file()), FileOptions.NONE, Progress.NONE);
+        assertThatThrownBy(() -> recut.split(bilingual, 0, 3, Progress.NONE))
+                .hasMessageContaining("keeps the segments that it came with");
+    }
+}
