@@ -59,14 +59,17 @@ public final class PictureTour extends Application {
                     session.runDryRun();
                 },
                 "dry-run");
-        step(() -> session.receive(List.of(folder.resolve("inbox"))), "intake");
+        step(() -> session.intakes().receive(List.of(folder.resolve("inbox"))), "intake");
         step(
                 () -> {
-                    session.leaveIntake();
+                    session.intakes().leave();
                     show(ViewId.EXCHANGE);
                 },
                 "exchange");
-        step(() -> session.receive(List.of(folder.resolve("returned").resolve("scan final (2).docx"))), "bring-back");
+        step(
+                () -> session.intakes()
+                        .receive(List.of(folder.resolve("returned").resolve("scan final (2).docx"))),
+                "bring-back");
         step(
                 () -> {
                     Set<Integer> sound = session.returnedProperty().get().reading().sound().stream()

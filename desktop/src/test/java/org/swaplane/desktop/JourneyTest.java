@@ -18,6 +18,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -94,7 +95,7 @@ class JourneyTest extends ApplicationTest {
 
     private void takeIn() throws Exception {
         press("choose-files");
-        waitUntil(() -> session.intakeProperty().get() != null);
+        waitUntil(() -> session.intakes().property().get() != null);
         press("accept-intake");
         waitUntil(() -> track() != null && !session.openFindings().isEmpty());
     }
@@ -258,7 +259,7 @@ class JourneyTest extends ApplicationTest {
             Path file = Files.write(
                     folder.resolve("broken" + i + ".xlf"), broken.get(i).getBytes(StandardCharsets.ISO_8859_1));
             interact(session::dismissMessage);
-            interact(() -> session.receive(List.of(file)));
+            interact(() -> session.intakes().receive(List.of(file)));
             waitUntil(() -> session.messageProperty().get() != null);
 
             Message message = session.messageProperty().get();
@@ -270,7 +271,7 @@ class JourneyTest extends ApplicationTest {
             assertThat(lookup("#message").queryAs(Label.class).getText()).isEqualTo(message.text());
         }
         assertThat(session.lane().tracks()).isEmpty();
-        assertThat(session.intakeProperty().get()).isNull();
+        assertThat(session.intakes().property().get()).isNull();
     }
 
     @Test
@@ -281,7 +282,7 @@ class JourneyTest extends ApplicationTest {
         picked.add(inbox);
 
         press("choose-files");
-        waitUntil(() -> session.intakeProperty().get() != null);
+        waitUntil(() -> session.intakes().property().get() != null);
         press("accept-intake");
         assertThat(session.messageProperty().get().text()).contains("languages");
         interact(
@@ -304,6 +305,14 @@ class JourneyTest extends ApplicationTest {
         assertThat(track().document().segments())
                 .noneMatch(segment -> segment.key().contains("/"));
         interact(() -> session.viewProperty().set(ViewId.REVIEW));
+        int size = track().size();
+        waitUntil(() -> lookup("#cut-source").tryQuery().isPresent());
+        interact(() -> lookup("#cut-source").queryAs(TextArea.class).positionCaret(9));
+        press("split-segment");
+        waitUntil(() -> idle() && track().size() == size + 1);
+        waitUntil(() -> lookup("#cut-source").tryQuery().isPresent());
+        press("join-segment");
+        waitUntil(() -> idle() && track().size() == size);
         interact(() -> lookup("#read-through").queryAs(ToggleButton.class).fire());
         waitUntil(() -> idle() && !lookup("#reading").queryListView().getItems().isEmpty());
         press("open-target");

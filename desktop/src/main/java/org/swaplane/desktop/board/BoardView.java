@@ -38,17 +38,17 @@ public final class BoardView implements View {
                         Parts.quiet(Strings.say("board.drop")),
                         scroll),
                 "view");
-        session.intakeProperty().addListener((property, before, now) -> {
+        session.intakes().property().addListener((property, before, now) -> {
             intake.show(now);
             refresh();
         });
-        intake.show(session.intakeProperty().get());
+        intake.show(session.intakes().property().get());
     }
 
     private void receive(FilePicker from) {
         List<Path> files = from.chooseFiles();
         if (!files.isEmpty()) {
-            session.receive(files);
+            session.intakes().receive(files);
         }
     }
 
@@ -71,7 +71,7 @@ public final class BoardView implements View {
                     trips.stream().filter(trip -> trip.track() == track.id()).toList();
             roads.getChildren().add(new TrackCard(session, picker, track, own));
         }
-        if (session.lane().tracks().isEmpty() && session.intakeProperty().get() == null) {
+        if (session.lane().tracks().isEmpty() && session.intakes().property().get() == null) {
             roads.getChildren().add(Parts.styled(Parts.quiet(Strings.say("board.empty")), "empty"));
         }
     }

@@ -164,12 +164,12 @@ final class DocumentChoices extends VBox {
 
     private void readAgain() {
         if (readAs.getValue().equals(REFERENCE)) {
-            session.keepAsReference(shown);
+            session.intakes().keepAsReference(shown);
             return;
         }
         DocumentOptions options = options();
         Arrival meant = shown;
-        session.readIntakeAgain(each -> each == meant, how -> how.with(options));
+        session.intakes().readAgain(each -> each == meant, how -> how.with(options));
     }
 
     private DocumentOptions options() {

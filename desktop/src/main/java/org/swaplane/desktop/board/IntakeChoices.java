@@ -17,6 +17,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.swaplane.content.TagNotation;
 import org.swaplane.desktop.session.FilePicker;
+import org.swaplane.desktop.session.Intakes;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Message;
 import org.swaplane.desktop.text.Choice;
@@ -88,7 +89,7 @@ final class IntakeChoices extends VBox {
     }
 
     /** What is asked for the files that wait, with a sample of {@code arrival} where that is a document. */
-    void show(LaneSession.Intake intake, Arrival arrival) {
+    void show(Intakes.Intake intake, Arrival arrival) {
         showing = true;
         boolean another = inspected == null || !inspected.source().equals(arrival.source());
         inspected = arrival;
@@ -164,7 +165,7 @@ final class IntakeChoices extends VBox {
 
     /** Shows the sample as other rules cut it. */
     private void cutBy(SegmentationRules segmentation) {
-        session.readIntakeAgain(meant(), how -> how.with(segmentation));
+        session.intakes().readAgain(meant(), how -> how.with(segmentation));
     }
 
     /** Reads again in the languages that were typed, if they are others and can be. */
@@ -173,7 +174,7 @@ final class IntakeChoices extends VBox {
         if (known
                 && !inTyped(inspected).equals(inspected.options())
                 && typedFault().isEmpty()) {
-            session.readIntakeAgain(meant(), how -> how.inLanguages(code(source), code(target)));
+            session.intakes().readAgain(meant(), how -> how.inLanguages(code(source), code(target)));
         }
     }
 

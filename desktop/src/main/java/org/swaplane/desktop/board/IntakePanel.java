@@ -10,6 +10,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
+import org.swaplane.desktop.session.Intakes;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
@@ -37,7 +38,7 @@ final class IntakePanel extends VBox {
     private final Set<Arrival> chosen = new LinkedHashSet<>();
     private final Button accept = Parts.primary("accept-intake", "intake.accept", this::accept);
     private final Button look;
-    private LaneSession.Intake waiting;
+    private Intakes.Intake waiting;
     private final ForeignPanel foreign;
     private final Label problems = Parts.quiet("");
 
@@ -49,7 +50,8 @@ final class IntakePanel extends VBox {
         this.look = Parts.button(
                 "look-at-returned",
                 "intake.look",
-                () -> session.bringBack(list.getSelectionModel().getSelectedItem()));
+                () -> session.bringBack(
+                        list.getSelectionModel().getSelectedItem().returned().orElseThrow()));
         list.setId("arrivals");
         list.setFixedCellSize(ROW_HEIGHT);
         list.setMinHeight(ROW_HEIGHT);
@@ -62,7 +64,7 @@ final class IntakePanel extends VBox {
                         list,
                         name,
                         choices,
-                        Parts.row(accept, look, Parts.button("leave-intake", "intake.leave", session::leaveIntake)),
+                        Parts.row(accept, look, Parts.button("leave-intake", "intake.leave", session.intakes()::leave)),
                         facts,
                         parts,
                         document,
@@ -72,7 +74,7 @@ final class IntakePanel extends VBox {
         problems.setId("intake-problems");
     }
 
-    void show(LaneSession.Intake intake) {
+    void show(Intakes.Intake intake) {
         setVisible(intake != null);
         setManaged(intake != null);
         waiting = intake;
@@ -155,7 +157,7 @@ final class IntakePanel extends VBox {
     private void accept() {
         List<Arrival> accepted =
                 waiting.arrivals().stream().filter(chosen::contains).toList();
-        choices.chosen(accepted).ifPresent(session::acceptIntake);
+        choices.chosen(accepted).ifPresent(session.intakes()::accept);
     }
 
     private static String problems(BilingualDocument document) {

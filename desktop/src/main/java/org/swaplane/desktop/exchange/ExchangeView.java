@@ -93,7 +93,7 @@ public final class ExchangeView implements View {
 
     private void receive(List<Path> files) {
         if (!files.isEmpty()) {
-            session.receive(files);
+            session.intakes().receive(files);
         }
     }
 

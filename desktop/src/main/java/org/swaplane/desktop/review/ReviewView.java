@@ -157,6 +157,10 @@ public final class ReviewView implements View {
         commands.add("clear-source-copies", "", here, () -> clearPrefilled(true));
         commands.add("propagate", "Shortcut+Shift+R", here, this::propagate);
         commands.add("fix", "Alt+F", here, model::fixFirst);
+        BooleanSupplier inDocument =
+                () -> here.getAsBoolean() && session.track().isDocument();
+        commands.add("join-segment", "Alt+J", inDocument, () -> side.cut().join());
+        commands.add("split-segment", "Alt+S", inDocument, () -> side.cut().focusSource());
         commands.add("read-through", "Alt+R", here, () -> read.setSelected(!read.isSelected()));
         commands.add("open-target", "", here, () -> session.openTarget(opener));
         commands.add("filter", "Shortcut+F", here, text::requestFocus);

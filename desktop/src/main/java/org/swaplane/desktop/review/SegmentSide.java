@@ -22,10 +22,12 @@ import org.swaplane.lane.Track;
 /** Beside the list: what the file and people say of the segment in hand, and what happened to it. */
 final class SegmentSide extends ScrollPane {
     private final LaneSession session;
+    private final CutPanel cut;
     private final VBox content = Parts.styled(new VBox(), "side");
 
     SegmentSide(LaneSession session) {
         this.session = session;
+        this.cut = new CutPanel(session);
         setContent(content);
         setFitToWidth(true);
         setId("segment-side");
@@ -33,6 +35,10 @@ final class SegmentSide extends ScrollPane {
         setPrefWidth(264);
         setMinWidth(220);
         setMaxWidth(264);
+    }
+
+    CutPanel cut() {
+        return cut;
     }
 
     void show(int index) {
@@ -69,6 +75,10 @@ final class SegmentSide extends ScrollPane {
         }
         if (!any) {
             add(Parts.quiet(Strings.say("side.no-notes")));
+        }
+        if (track.isDocument()) {
+            cut.show(index);
+            add(cut);
         }
         add(Parts.heading("side.history"));
         track.history(index).forEach(change -> add(inLanguage(language, history(change, segment))));

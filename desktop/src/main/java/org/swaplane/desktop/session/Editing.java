@@ -7,6 +7,7 @@ import org.swaplane.check.Finding;
 import org.swaplane.content.Content;
 import org.swaplane.document.State;
 import org.swaplane.lane.Proposals;
+import org.swaplane.lane.Recut;
 import org.swaplane.lane.Repetitions;
 import org.swaplane.lane.SourceCopies;
 import org.swaplane.lane.Step;
@@ -112,5 +113,17 @@ public final class Editing {
     private void done(Step step) {
         session.recheck(track(), step.segments());
         session.changed();
+    }
+
+    /** Joins a segment of a document with the next one of its paragraph. */
+    public void join(int index) {
+        Track of = track();
+        session.recut(index, progress -> new Recut(session.lane()).join(of, index, progress));
+    }
+
+    /** Splits a segment of a document at this offset of its source's plain text. */
+    public void split(int index, int offset) {
+        Track of = track();
+        session.recut(index, progress -> new Recut(session.lane()).split(of, index, offset, progress));
     }
 }

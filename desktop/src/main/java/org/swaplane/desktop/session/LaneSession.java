@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
@@ -22,13 +21,9 @@ import javafx.beans.property.SimpleObjectProperty;
 import org.swaplane.check.CheckRun;
 import org.swaplane.check.Finding;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
 import org.swaplane.document.Directions;
 import org.swaplane.extension.ExtensionRules;
-import org.swaplane.format.FileOptions;
-import org.swaplane.intake.Arrival;
-import org.swaplane.intake.Arrivals;
 import org.swaplane.lane.BringBack;
 import org.swaplane.lane.Delivery;
 import org.swaplane.lane.Lane;
@@ -40,20 +35,19 @@ import org.swaplane.proof.DryRun;
 import org.swaplane.proof.DryRunResult;
 import org.swaplane.release.Gate;
 import org.swaplane.task.CannotProceedException;
-import org.swaplane.task.Progress;
 
 /** The open lane as all views share it. Lives on the window's thread; long work goes to {@link Background}. */
 public final class LaneSession {
     private final Lane lane;
     private final CheckRun checks = CheckRun.ofAllChecks();
     private final Editing editing = new Editing(this);
+    private final Intakes intakes = new Intakes(this);
     private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
     private final Background background = new Background(this::failed);
     private final ReadOnlyObjectWrapper<Track> track = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyLongWrapper revision = new ReadOnlyLongWrapper();
     private final ObjectProperty<ViewId> view = new SimpleObjectProperty<>(ViewId.BOARD);
     private final IntegerProperty inHand = new SimpleIntegerProperty(0);
-    private final ReadOnlyObjectWrapper<Intake> intake = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<BringBack.Recognised> returned = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<DryRunResult> dryRun = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Gate> gate = new ReadOnlyObjectWrapper<>();
@@ -61,17 +55,6 @@ public final class LaneSession {
     private int[] words = new int[0];
     private long gateRevision = -1;
     private boolean open = true;
-
-    /** Files that wait to be accepted. */
-    public record Intake(List<Arrival> arrivals) {
-        public Intake {
-            arrivals = List.copyOf(arrivals);
-        }
-
-        private Intake read(Lane lane, Predicate<Arrival> which, UnaryOperator<FileOptions> change, Progress progress) {
-            return new Intake(new Arrivals(lane, FileOptions.NONE).readAgain(arrivals, which, change, progress));
-        }
-    }
 
     /** What is worked out about a track when it is chosen: words of each source, and findings. */
     private record Prepared(int[] words, List<Finding> findings) {}
@@ -90,6 +73,17 @@ public final class LaneSession {
     /** What people do with segments. */
     public Editing editing() {
         return editing;
+    }
+
+    /** What arrives, and waits to be accepted. */
+    public Intakes intakes() {
+        return intakes;
+    }
+
+    /** Shows what a copy that came back says. */
+    public void bringBack(BringBack.Recognised copy) {
+        returned.set(copy);
+        view.set(ViewId.EXCHANGE);
     }
 
     public Background background() {
@@ -136,10 +130,6 @@ public final class LaneSession {
     /** Index of the segment in hand. */
     public IntegerProperty inHandProperty() {
         return inHand;
-    }
-
-    public ReadOnlyObjectProperty<Intake> intakeProperty() {
-        return intake.getReadOnlyProperty();
     }
 
     public ReadOnlyObjectProperty<BringBack.Recognised> returnedProperty() {
@@ -206,127 +196,23 @@ public final class LaneSession {
         return index < words.length ? words[index] : 0;
     }
 
-    /** Tells by content what files, folders and zips are, and shows what arrived. */
-    public void receive(List<Path> paths) {
-        background.run(
-                Strings.say("task.read", paths.get(0).getFileName().toString()),
-                progress -> new Arrivals(lane, lastLanguages()).read(paths, progress),
-                arrived -> {
-                    dismissMessage();
-                    show(arrived);
-                });
-    }
-
-    /** A single copy that came back leads on to it at once. */
-    private void show(List<Arrival> arrived) {
-        if (arrived.size() == 1 && arrived.get(0).returned().isPresent()) {
-            bringBack(arrived.get(0));
-        } else if (arrived.size() == 1 && arrived.get(0).role() == Arrival.Role.UNREADABLE) {
-            say(Message.Tone.FAILED, arrived.get(0).problem());
-        } else {
-            intake.set(arrived.isEmpty() ? null : new Intake(arrived));
-            view.set(ViewId.BOARD);
-        }
-    }
-
-    /** Shows what a returned copy says. */
-    public void bringBack(Arrival copy) {
-        returned.set(copy.returned().orElseThrow());
-        view.set(ViewId.EXCHANGE);
-    }
-
-    /** Reads some of the files that wait again, in another way. */
-    public void readIntakeAgain(Predicate<Arrival> which, UnaryOperator<FileOptions> change) {
-        Intake waiting = intake.get();
-        background.run(
-                Strings.say("task.read", waiting.arrivals().get(0).source().name()),
-                progress -> waiting.read(lane, which, change, progress),
-                intake::set);
-    }
-
-    /** Only keeps this one of the files that wait, whatever it could be. */
-    public void keepAsReference(Arrival arrival) {
-        intake.set(new Intake(intake.get().arrivals().stream()
-                .map(each -> each == arrival ? each.asReference() : each)
-                .toList()));
-    }
-
-    /** Takes these files in; one that cannot be taken is said, and the others are. */
-    public void acceptIntake(List<Arrival> accepted) {
-        intake.set(null);
-        background.run(
-                Strings.say("task.take-in", accepted.get(0).source().name()),
-                progress -> takeIn(accepted, progress),
-                refused -> {
-                    if (!lane.tracks().isEmpty()) {
-                        choose(lane.tracks().get(lane.tracks().size() - 1));
-                    }
-                    if (!refused.isEmpty()) {
-                        say(Message.Tone.FAILED, String.join("\n", refused));
-                    }
-                });
-    }
-
-    private List<String> takeIn(List<Arrival> accepted, Progress progress) throws IOException {
-        List<String> refused = new ArrayList<>();
-        for (Arrival arrival : accepted) {
-            progress.checkCancelled();
-            try {
-                if (arrival.role().isTrack()) {
-                    lane.takeIn(arrival.source(), arrival.options(), progress);
-                    rememberOptions(arrival);
-                } else {
-                    lane.keepReference(arrival.source());
-                }
-            } catch (CannotProceedException e) {
-                refused.add(e.getMessage());
-            }
-        }
-        return refused;
-    }
-
-    /** The next document of this kind is read as this one was. */
-    private void rememberOptions(Arrival arrival) throws IOException {
-        String format = lane.formats().recognise(arrival.source()).orElse("");
-        if (!format.isEmpty() && arrival.options().document().format().isEmpty()) {
-            lane.setDocumentOptions(format, arrival.options().document());
-        }
-    }
-
     /** Sets what foreign attributes mean in this lane, and reads everything anew by it. */
     public void setRules(ExtensionRules rules) {
-        Intake waiting = intake.get();
+        Optional<Intakes.Intake> waiting = intakes.waiting();
         background.run(
                 Strings.say("task.rules"),
                 progress -> {
                     lane.setRules(rules, progress);
-                    return Optional.ofNullable(
-                            waiting == null
-                                    ? null
-                                    : waiting.read(lane, any -> true, UnaryOperator.identity(), progress));
+                    return waiting.map(each -> each.read(lane, any -> true, UnaryOperator.identity(), progress));
                 },
                 read -> {
-                    read.ifPresent(intake::set);
+                    read.ifPresent(intakes::show);
                     if (track() == null) {
                         changed();
                     } else {
                         choose(lane.track(track().id()));
                     }
                 });
-    }
-
-    /** The languages of the newest track, empty in an empty lane. */
-    public FileOptions lastLanguages() {
-        List<Track> tracks = lane.tracks();
-        if (tracks.isEmpty()) {
-            return FileOptions.NONE;
-        }
-        BilingualDocument last = tracks.get(tracks.size() - 1).document();
-        return FileOptions.ofLanguages(last.sourceLanguage(), last.targetLanguage());
-    }
-
-    public void leaveIntake() {
-        intake.set(null);
     }
 
     /** Writes the file as it stands now into the lane's folder {@code preview}, and opens it. */
@@ -340,6 +226,15 @@ public final class LaneSession {
                     opener.open(written);
                     say(Message.Tone.DONE, Strings.say("reading.opened", written.toString()));
                 });
+    }
+
+    /** Cuts the track otherwise, and goes on at the segment that was in hand. */
+    void recut(int inHandAfter, Background.Job<Track> job) {
+        track().endTyping();
+        background.run(Strings.say("task.recut", track().name()), job, again -> {
+            choose(again);
+            inHand.set(inHandAfter);
+        });
     }
 
     public void runDryRun() {

@@ -109,8 +109,10 @@ public final class Shell extends StackPane {
     }
 
     private void dropped(DragEvent event) {
-        session.receive(
-                event.getDragboard().getFiles().stream().map(File::toPath).toList());
+        session.intakes()
+                .receive(event.getDragboard().getFiles().stream()
+                        .map(File::toPath)
+                        .toList());
         event.setDropCompleted(true);
         event.consume();
     }

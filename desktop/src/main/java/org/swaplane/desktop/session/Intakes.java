@@ -1,0 +1,158 @@
+package org.swaplane.desktop.session;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.format.FileOptions;
+import org.swaplane.intake.Arrival;
+import org.swaplane.intake.Arrivals;
+import org.swaplane.lane.Lane;
+import org.swaplane.lane.Track;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/** What arrives: read, looked at, corrected, and taken in. */
+public final class Intakes {
+    private final LaneSession session;
+    private final ReadOnlyObjectWrapper<Intake> intake = new ReadOnlyObjectWrapper<>();
+
+    /** Files that wait to be accepted. */
+    public record Intake(List<Arrival> arrivals) {
+        public Intake {
+            arrivals = List.copyOf(arrivals);
+        }
+
+        Intake read(Lane lane, Predicate<Arrival> which, UnaryOperator<FileOptions> change, Progress progress) {
+            return new Intake(new Arrivals(lane, FileOptions.NONE).readAgain(arrivals, which, change, progress));
+        }
+    }
+
+    Intakes(LaneSession session) {
+        this.session = session;
+    }
+
+    private Lane lane() {
+        return session.lane();
+    }
+
+    /** What waits; null when nothing does. */
+    public ReadOnlyObjectProperty<Intake> property() {
+        return intake.getReadOnlyProperty();
+    }
+
+    Optional<Intake> waiting() {
+        return Optional.ofNullable(intake.get());
+    }
+
+    void show(Intake other) {
+        intake.set(other);
+    }
+
+    /** Tells by content what files, folders and zips are, and shows what arrived. */
+    public void receive(List<Path> paths) {
+        session.background()
+                .run(
+                        Strings.say("task.read", paths.get(0).getFileName().toString()),
+                        progress -> new Arrivals(lane(), lastLanguages()).read(paths, progress),
+                        arrived -> {
+                            session.dismissMessage();
+                            showArrived(arrived);
+                        });
+    }
+
+    /** A single copy that came back leads on to it at once. */
+    private void showArrived(List<Arrival> arrived) {
+        if (arrived.size() == 1 && arrived.get(0).returned().isPresent()) {
+            session.bringBack(arrived.get(0).returned().orElseThrow());
+        } else if (arrived.size() == 1 && arrived.get(0).role() == Arrival.Role.UNREADABLE) {
+            session.say(Message.Tone.FAILED, arrived.get(0).problem());
+        } else {
+            intake.set(arrived.isEmpty() ? null : new Intake(arrived));
+            session.viewProperty().set(ViewId.BOARD);
+        }
+    }
+
+    /** Reads some of the files that wait again, in another way. */
+    public void readAgain(Predicate<Arrival> which, UnaryOperator<FileOptions> change) {
+        Intake waiting = intake.get();
+        session.background()
+                .run(
+                        Strings.say(
+                                "task.read", waiting.arrivals().get(0).source().name()),
+                        progress -> waiting.read(lane(), which, change, progress),
+                        intake::set);
+    }
+
+    /** Only keeps this one of the files that wait, whatever it could be. */
+    public void keepAsReference(Arrival arrival) {
+        intake.set(new Intake(intake.get().arrivals().stream()
+                .map(each -> each == arrival ? each.asReference() : each)
+                .toList()));
+    }
+
+    /** Takes these files in; one that cannot be taken is said, and the others are. */
+    public void accept(List<Arrival> accepted) {
+        intake.set(null);
+        session.background()
+                .run(
+                        Strings.say("task.take-in", accepted.get(0).source().name()),
+                        progress -> takeIn(accepted, progress),
+                        refused -> {
+                            if (!lane().tracks().isEmpty()) {
+                                session.choose(
+                                        lane().tracks().get(lane().tracks().size() - 1));
+                            }
+                            if (!refused.isEmpty()) {
+                                session.say(Message.Tone.FAILED, String.join("\n", refused));
+                            }
+                        });
+    }
+
+    private List<String> takeIn(List<Arrival> accepted, Progress progress) throws IOException {
+        List<String> refused = new ArrayList<>();
+        for (Arrival arrival : accepted) {
+            progress.checkCancelled();
+            try {
+                if (arrival.role().isTrack()) {
+                    lane().takeIn(arrival.source(), arrival.options(), progress);
+                    rememberOptions(arrival);
+                } else {
+                    lane().keepReference(arrival.source());
+                }
+            } catch (CannotProceedException e) {
+                refused.add(e.getMessage());
+            }
+        }
+        return refused;
+    }
+
+    /** The next document of this kind is read as this one was. */
+    private void rememberOptions(Arrival arrival) throws IOException {
+        String format = lane().formats().recognise(arrival.source()).orElse("");
+        if (!format.isEmpty() && arrival.options().document().format().isEmpty()) {
+            lane().setDocumentOptions(format, arrival.options().document());
+        }
+    }
+
+    /** The languages of the newest track, empty in an empty lane. */
+    public FileOptions lastLanguages() {
+        List<Track> tracks = lane().tracks();
+        if (tracks.isEmpty()) {
+            return FileOptions.NONE;
+        }
+        BilingualDocument last = tracks.get(tracks.size() - 1).document();
+        return FileOptions.ofLanguages(last.sourceLanguage(), last.targetLanguage());
+    }
+
+    public void leave() {
+        intake.set(null);
+    }
+}
