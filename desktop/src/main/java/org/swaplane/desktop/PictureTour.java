@@ -16,6 +16,7 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
+import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import org.swaplane.demo.DemoLane;
@@ -90,6 +91,12 @@ public final class PictureTour extends Application {
         step(
                 () -> {
                     ((Button) scene.lookup("#toggle-dark")).fire();
+                    ((ToggleButton) scene.lookup("#read-through")).fire();
+                },
+                "reading");
+        step(
+                () -> {
+                    ((ToggleButton) scene.lookup("#read-through")).fire();
                     show(ViewId.RELEASE);
                 },
                 "release");
