@@ -33,6 +33,8 @@ public record Arrival(
         BILINGUAL,
         MEMORY,
         RETURNED,
+        /** Terms and their translations (TBX). */
+        TERMS,
         PICTURE,
         REFERENCE,
         UNREADABLE;

@@ -34,7 +34,7 @@ public final class Arrivals {
     private static final Set<String> PICTURES =
             Set.of("png", "jpg", "jpeg", "gif", "svg", "webp", "tif", "tiff", "bmp");
     private static final Set<String> REFERENCES =
-            Set.of("pdf", "doc", "xls", "ppt", "rtf", "odt", "ods", "odp", "tbx", "eml", "msg");
+            Set.of("pdf", "doc", "xls", "ppt", "rtf", "odt", "ods", "odp", "eml", "msg");
 
     private final Lane lane;
     private final FileOptions options;
@@ -127,6 +127,9 @@ public final class Arrivals {
     private Arrival read(Source source, FileOptions how, Progress progress) {
         String name = source.name().toLowerCase(Locale.ROOT);
         String extension = name.substring(name.lastIndexOf('.') + 1);
+        if (extension.equals("tbx")) {
+            return Arrival.unread(source, Role.TERMS, how, "");
+        }
         if (PICTURES.contains(extension)) {
             return Arrival.unread(source, Role.PICTURE, how, "");
         }

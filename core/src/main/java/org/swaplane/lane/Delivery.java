@@ -130,8 +130,26 @@ public final class Delivery {
 
     /** The name that the result will have. */
     public Path target(Track track) {
-        FileNaming naming = lane.setting("naming").map(FileNaming::new).orElse(FileNaming.DEFAULT);
-        String name = naming.name(
+        return lane.free("out", name(track, naming()));
+    }
+
+    /** The lane's pattern of names. */
+    public FileNaming naming() {
+        return lane.setting("naming").map(FileNaming::new).orElse(FileNaming.DEFAULT);
+    }
+
+    /**
+     * Sets the lane's pattern of names.
+     *
+     * @throws CannotProceedException when it gives no name for this track; the one before stays
+     */
+    public void setNaming(Track track, FileNaming naming) {
+        name(track, naming);
+        lane.set("naming", naming.pattern());
+    }
+
+    private String name(Track track, FileNaming naming) {
+        return naming.name(
                 track.name(),
                 Map.of(
                         "source", track.document().sourceLanguage(),
@@ -140,7 +158,6 @@ public final class Delivery {
                         "date",
                                 LocalDate.ofInstant(lane.clock().instant(), ZoneOffset.UTC)
                                         .toString()));
-        return lane.free("out", name);
     }
 
     /** Writes the file as it stands now into the lane's folder {@code preview}, over an earlier one, only to be looked at. */

@@ -13,12 +13,13 @@ public final class Segmenter {
     private final List<Compiled> rules;
 
     /** How patterns begin that can only match where no letter stands before. */
-    private static final Pattern WORD_START = Pattern.compile("\\(\\?<!\\[?\\\\p\\{L\\}.*", Pattern.DOTALL);
+    private static final String WORD_START = "(?<![\\p{L}\\p{M}])";
 
     /**
      * A rule whose pattern for the text before is looked up at the end of a region.
      *
-     * @param atWordStart whether it needs not be tried behind a letter, which is much quicker to see
+     * @param beforeAtEnd without the condition of {@code atWordStart}
+     * @param atWordStart whether it cannot match behind a letter, which is much quicker to see than to match
      */
     private record Compiled(boolean breaks, Pattern before, Pattern beforeAtEnd, boolean atWordStart, Pattern after) {}
 
@@ -46,7 +47,7 @@ public final class Segmenter {
                 return before.region(from, at).find();
             }
             for (int start = at - 1; start >= from; start--) {
-                boolean behindLetter = start > 0 && Character.isLetter(text.charAt(start - 1));
+                boolean behindLetter = start > 0 && isLetterOrMark(text.codePointBefore(start));
                 if (!behindLetter && before.region(start, at).lookingAt()) {
                     return true;
                 }
@@ -56,14 +57,37 @@ public final class Segmenter {
     }
 
     public Segmenter(List<BreakRule> rules) {
-        this.rules = rules.stream()
-                .map(rule -> new Compiled(
-                        rule.breaks(),
-                        Pattern.compile(rule.before()),
-                        Pattern.compile("(?:" + rule.before() + ")\\z"),
-                        WORD_START.matcher(rule.before()).matches(),
-                        Pattern.compile(rule.after())))
-                .toList();
+        this.rules = rules.stream().map(Segmenter::compiled).toList();
+    }
+
+    private static Compiled compiled(BreakRule rule) {
+        boolean atWordStart = rule.before().startsWith(WORD_START) && !hasAlternatives(rule.before());
+        String atEnd = atWordStart ? rule.before().substring(WORD_START.length()) : rule.before();
+        return new Compiled(
+                rule.breaks(),
+                Pattern.compile(rule.before()),
+                Pattern.compile("(?:" + atEnd + ")\\z"),
+                atWordStart,
+                Pattern.compile(rule.after()));
+    }
+
+    /** Whether a bar stands outside all brackets, so that the begin of the expression is that of its first part only. */
+    private static boolean hasAlternatives(String expression) {
+        int depth = 0;
+        for (int i = 0; i < expression.length(); i++) {
+            switch (expression.charAt(i)) {
+                case '\\' -> i++;
+                case '(', '[' -> depth++;
+                case ')', ']' -> depth--;
+                case '|' -> {
+                    if (depth == 0) {
+                        return true;
+                    }
+                }
+                default -> {} // part of what is matched
+            }
+        }
+        return false;
     }
 
     /** Offsets within {@code text} at which a new segment begins, in order, without 0 and the end. */
@@ -100,5 +124,13 @@ public final class Segmenter {
             }
         }
         return false;
+    }
+
+    private static boolean isLetterOrMark(int c) {
+        int type = Character.getType(c);
+        return Character.isLetter(c)
+                || type == Character.NON_SPACING_MARK
+                || type == Character.COMBINING_SPACING_MARK
+                || type == Character.ENCLOSING_MARK;
     }
 }

@@ -69,7 +69,7 @@ class ArrivalsTest {
     @Test
     void everythingInAZipIsToldApartAndWhatCannotBeReadIsSaid() throws IOException {
         Path returned = folder.resolve("lane").resolve("returned").resolve("scan final (2).docx");
-        Path zip = zip(Map.of(
+        Map<String, byte[]> entries = new TreeMap<>(Map.of(
                 "a/page.html", text("<p>One. Two.</p>"),
                 "b.json", text("{\"a\": \"One.\", \"b\": \"One.\"}"),
                 "c.json", text("{"),
@@ -80,6 +80,8 @@ class ArrivalsTest {
                 "../../h.properties", text("k=Up\n"),
                 "__MACOSX/._page.html", text("x"),
                 ".DS_Store", text("x")));
+        entries.put("t.tbx", text("<martif/>"));
+        Path zip = zip(entries);
 
         List<Arrival> arrivals = read(FileOptions.ofLanguages("en", "de"), zip);
 
@@ -93,6 +95,7 @@ class ArrivalsTest {
                         tuple("d.tmx", Role.MEMORY),
                         tuple("e.png", Role.PICTURE),
                         tuple("f.pdf", Role.REFERENCE),
+                        tuple("t.tbx", Role.TERMS),
                         tuple("g.docx", Role.RETURNED));
         assertThat(arrivals).filteredOn(each -> each.role() == Role.UNREADABLE).allMatch(each -> each.problem()
                 .startsWith("c.json:1:"));

@@ -24,6 +24,7 @@ import org.swaplane.document.State;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
 import org.swaplane.proof.DryRun;
+import org.swaplane.release.FileNaming;
 import org.swaplane.release.Gate;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
@@ -144,5 +145,16 @@ class DeliveryTest {
         assertThatThrownBy(() -> delivery.release(track, held, "", Progress.NONE))
                 .hasMessageContaining("U+0002");
         assertThat(folder.resolve("out")).isEmptyDirectory();
+    }
+
+    @Test
+    void aPatternThatGivesNoNameIsRefusedAndTheOneBeforeStays() {
+        Delivery delivery = new Delivery(lane, CheckRun.ofAllChecks());
+        delivery.setNaming(track, new FileNaming("{lane}-{name}.{target}.{ext}"));
+
+        assertThatThrownBy(() -> delivery.setNaming(track, new FileNaming("{colour}.xlf")))
+                .isInstanceOf(CannotProceedException.class);
+
+        assertThat(delivery.target(track)).hasFileName("Marram Sound Ferries-passenger-info.de-DE.xlf");
     }
 }

@@ -85,6 +85,18 @@ class SegmentationTest {
     }
 
     @Test
+    void anExceptionThatNeedsTheBeginOfAWordNeedsItOnlyWhereItSaysSo() {
+        String start = "(?<![\\p{L}\\p{M}])";
+        Segmenter segmenter = new Segmenter(List.of(
+                new BreakRule(false, start + "(?:No|p)\\.", "\\s"),
+                new BreakRule(false, start + "Abb\\.|Nr\\.", "\\s"),
+                new BreakRule(true, "\\.", "\\s")));
+
+        assertThat(segmenter.breaks("See No. 5 at p. 6 up. Down")).containsExactly(21);
+        assertThat(segmenter.breaks("Abb. 5 xAbb. 6 HausNr. 7")).containsExactly(12);
+    }
+
+    @Test
     void byParagraphNothingIsCut() {
         Segmentation segmentation = new Segmentation(SegmentationRules.BY_PARAGRAPH, "en");
 

@@ -3,6 +3,7 @@ package org.swaplane.desktop;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
+import org.swaplane.desktop.session.Defaults;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.Lane;
@@ -21,7 +22,7 @@ public final class SwapLaneApplication extends Application {
 
     @Override
     public void start(Stage stage) {
-        session = new LaneSession(lane);
+        session = new LaneSession(lane, Defaults.ofPerson());
         Scene scene = Window.scene(session, new DialogPicker(stage), file -> getHostServices()
                 .showDocument(file.toUri().toString()));
         stage.setTitle(Strings.say("app.title", session.lane().name()));

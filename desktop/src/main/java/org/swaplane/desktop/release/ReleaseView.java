@@ -23,6 +23,7 @@ public final class ReleaseView implements View {
     private final VBox conditions = Parts.styled(new VBox(), "proofs");
     private final Label file = Parts.styled(new Label(), "code");
     private final TextField reason = new TextField();
+    private final TextField naming = new TextField();
     private final Button release;
     private final VBox receipts = Parts.styled(new VBox(), "column");
     private final HBox override;
@@ -37,6 +38,14 @@ public final class ReleaseView implements View {
         reason.textProperty().addListener((property, before, now) -> showButton());
         reason.setOnAction(event -> release());
         file.setWrapText(true);
+        naming.setId("naming");
+        naming.setPrefWidth(260);
+        naming.setOnAction(event -> session.setNaming(naming.getText().strip()));
+        naming.focusedProperty().addListener((property, before, focused) -> {
+            if (!focused && session.track() != null && !naming.getText().strip().equals(session.naming())) {
+                session.setNaming(naming.getText().strip());
+            }
+        });
         override = Parts.row(Parts.quiet(Strings.say("release.override")), reason);
         ScrollPane scroll = new ScrollPane(receipts);
         scroll.setFitToWidth(true);
@@ -47,7 +56,16 @@ public final class ReleaseView implements View {
                         Parts.heading("release.gate"),
                         conditions,
                         Parts.styled(
-                                new VBox(Parts.heading("release.file"), file, override, Parts.row(release)), "card"),
+                                new VBox(
+                                        Parts.heading("release.file"),
+                                        file,
+                                        Parts.row(
+                                                Parts.quiet(Strings.say("release.naming")),
+                                                naming,
+                                                Parts.quiet(Strings.say("release.naming-hint"))),
+                                        override,
+                                        Parts.row(release)),
+                                "card"),
                         Parts.heading("release.receipts"),
                         scroll),
                 "view");
@@ -80,6 +98,7 @@ public final class ReleaseView implements View {
             file.setText(Strings.say("empty.no-track"));
         } else {
             file.setText(session.releaseTarget().toString());
+            naming.setText(session.naming());
             session.lane().proofs().receipts(session.track()).forEach(each -> receipts.getChildren()
                     .add(row(each)));
         }

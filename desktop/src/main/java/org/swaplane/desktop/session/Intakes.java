@@ -22,6 +22,7 @@ import org.swaplane.task.Progress;
 /** What arrives: read, looked at, corrected, and taken in. */
 public final class Intakes {
     private final LaneSession session;
+    private final Defaults defaults;
     private final ReadOnlyObjectWrapper<Intake> intake = new ReadOnlyObjectWrapper<>();
 
     /** Files that wait to be accepted. */
@@ -35,8 +36,9 @@ public final class Intakes {
         }
     }
 
-    Intakes(LaneSession session) {
+    Intakes(LaneSession session, Defaults defaults) {
         this.session = session;
+        this.defaults = defaults;
     }
 
     private Lane lane() {
@@ -107,6 +109,8 @@ public final class Intakes {
                         progress -> takeIn(accepted, progress),
                         refused -> {
                             if (!lane().tracks().isEmpty()) {
+                                FileOptions used = lastLanguages();
+                                defaults.rememberLanguages(used.sourceLanguage(), used.targetLanguage());
                                 session.choose(
                                         lane().tracks().get(lane().tracks().size() - 1));
                             }
@@ -142,11 +146,11 @@ public final class Intakes {
         }
     }
 
-    /** The languages of the newest track, empty in an empty lane. */
+    /** The languages of the newest track; in an empty lane, those of the lane before. */
     public FileOptions lastLanguages() {
         List<Track> tracks = lane().tracks();
         if (tracks.isEmpty()) {
-            return FileOptions.NONE;
+            return defaults.languages();
         }
         BilingualDocument last = tracks.get(tracks.size() - 1).document();
         return FileOptions.ofLanguages(last.sourceLanguage(), last.targetLanguage());

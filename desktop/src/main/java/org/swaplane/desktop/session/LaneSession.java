@@ -33,6 +33,7 @@ import org.swaplane.lane.SendOut;
 import org.swaplane.lane.Track;
 import org.swaplane.proof.DryRun;
 import org.swaplane.proof.DryRunResult;
+import org.swaplane.release.FileNaming;
 import org.swaplane.release.Gate;
 import org.swaplane.task.CannotProceedException;
 
@@ -41,7 +42,7 @@ public final class LaneSession {
     private final Lane lane;
     private final CheckRun checks = CheckRun.ofAllChecks();
     private final Editing editing = new Editing(this);
-    private final Intakes intakes = new Intakes(this);
+    private final Intakes intakes;
     private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
     private final Background background = new Background(this::failed);
     private final ReadOnlyObjectWrapper<Track> track = new ReadOnlyObjectWrapper<>();
@@ -60,7 +61,13 @@ public final class LaneSession {
     private record Prepared(int[] words, List<Finding> findings) {}
 
     public LaneSession(Lane lane) {
+        this(lane, Defaults.none());
+    }
+
+    /** {@code defaults} are for a lane that is still empty. */
+    public LaneSession(Lane lane, Defaults defaults) {
         this.lane = lane;
+        this.intakes = new Intakes(this, defaults);
         if (!lane.tracks().isEmpty()) {
             choose(lane.tracks().get(0));
         }
@@ -78,6 +85,21 @@ public final class LaneSession {
     /** What arrives, and waits to be accepted. */
     public Intakes intakes() {
         return intakes;
+    }
+
+    /** Sets the pattern of names, unless it gives none, which is said then. */
+    public void setNaming(String pattern) {
+        try {
+            new Delivery(lane, checks).setNaming(track(), new FileNaming(pattern));
+        } catch (CannotProceedException e) {
+            say(Message.Tone.FAILED, e.getMessage());
+        }
+        changed();
+    }
+
+    /** The pattern that names of results are made by. */
+    public String naming() {
+        return new Delivery(lane, checks).naming().pattern();
     }
 
     /** Shows what a copy that came back says. */
