@@ -2,6 +2,7 @@ package org.swaplane.format.html;
 
 import com.ibm.icu.util.ULocale;
 import java.io.IOException;
+import java.io.Reader;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -22,6 +23,7 @@ import org.swaplane.task.Progress;
 
 /** One pass over the tags of a page. */
 final class HtmlReader {
+    private static final int HEAD = 4096;
     private static final Pattern LANGUAGE = Pattern.compile("(?i)<html\\b[^>]*\\blang\\s*=\\s*[\"']?([\\w-]+)");
 
     private final EncodedText text;
@@ -33,6 +35,7 @@ final class HtmlReader {
     private HtmlUnit unit = new HtmlUnit();
     private String block = "text";
     private int keepsSpace;
+    private int noTagBefore;
 
     HtmlReader(EncodedText text, FileOptions options, Progress progress) throws IOException {
         this.text = text;
@@ -43,7 +46,12 @@ final class HtmlReader {
 
     /** The language that the page says it is in. */
     private static String statedLanguage(EncodedText text) throws IOException {
-        Matcher language = LANGUAGE.matcher(text.readAll());
+        char[] head = new char[HEAD];
+        int length;
+        try (Reader reader = text.open()) {
+            length = Math.max(0, reader.read(head));
+        }
+        Matcher language = LANGUAGE.matcher(new String(head, 0, length));
         return language.find() && LanguageCode.fault(language.group(1)).isEmpty() ? language.group(1) : "";
     }
 
@@ -60,11 +68,27 @@ final class HtmlReader {
         return document.build("html", CharacterEscapes.XML);
     }
 
+    /** The tag at {@code at}. Where none ends any more, none begins either, as far as no quotation mark changes that. */
+    private Optional<HtmlTag> tagAt(int at) {
+        if (at < noTagBefore) {
+            return Optional.empty();
+        }
+        Optional<HtmlTag> tag = HtmlTag.at(page, at);
+        boolean named = at + 1 < page.length() && Character.isLetter(page.charAt(at + 1));
+        if (tag.isEmpty() && named) {
+            noTagBefore = at + 1;
+            while (noTagBefore < page.length() && "\"'".indexOf(page.charAt(noTagBefore)) < 0) {
+                noTagBefore++;
+            }
+        }
+        return tag;
+    }
+
     /** Where the next tag, comment or declaration begins. */
     private int nextMarkup(int from) {
         for (int at = page.indexOf('<', from); at >= 0; at = page.indexOf('<', at + 1)) {
             char next = at + 1 < page.length() ? page.charAt(at + 1) : ' ';
-            if (next == '!' || next == '?' || HtmlTag.at(page, at).isPresent()) {
+            if (next == '!' || next == '?' || tagAt(at).isPresent()) {
                 return at;
             }
         }
@@ -78,7 +102,7 @@ final class HtmlReader {
             unit.whole("comment:", page.substring(at, end), "", at);
             return end;
         }
-        Optional<HtmlTag> tag = HtmlTag.at(page, at);
+        Optional<HtmlTag> tag = tagAt(at);
         if (tag.isEmpty()) {
             endUnit();
             return endOf(">", at);
@@ -178,8 +202,7 @@ final class HtmlReader {
             if (next < 0) {
                 return page.length();
             }
-            Optional<HtmlTag> inner =
-                    HtmlTag.at(page, next).filter(each -> each.name().equals(tag.name()));
+            Optional<HtmlTag> inner = tagAt(next).filter(each -> each.name().equals(tag.name()));
             // In a script, only its own end tag is a tag.
             if (inner.isPresent()
                     && (inner.get().closes() || !isCode && !inner.get().isEmptyElement())) {
