@@ -59,6 +59,9 @@ public enum CharacterEscapes {
      * @throws CannotProceedException when a character cannot be written at all
      */
     final String escaped(String text, CharsetEncoder encoder, String file, String segment) {
+        if (isPlain(text) && encoder.charset().name().startsWith("UTF-")) {
+            return text;
+        }
         text.codePoints().filter(c -> !allows(c)).findFirst().ifPresent(c -> {
             throw refused(c, "XML", file, segment);
         });
@@ -76,6 +79,17 @@ public enum CharacterEscapes {
             }
         });
         return writable.toString();
+    }
+
+    /** Whether there is nothing in it but what every Unicode encoding and every format can hold; nearly all texts are so. */
+    private static boolean isPlain(String text) {
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c < 0x20 && c != '\t' && c != '\n' && c != '\r' || c >= 0xD800) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static CannotProceedException refused(int c, String lacking, String file, String segment) {

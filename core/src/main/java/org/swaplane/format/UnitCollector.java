@@ -79,7 +79,7 @@ public final class UnitCollector {
      * @return the unit, empty when it was not added
      */
     public Optional<Unit> add(String id, Content content, Lock lock, About about) {
-        if (content.plainText().codePoints().noneMatch(Character::isLetter)) {
+        if (!hasLetter(content.plainText())) {
             return Optional.empty();
         }
         int before = ids.merge(id, 1, Integer::sum);
@@ -99,6 +99,15 @@ public final class UnitCollector {
     /** Every unit so far, in the order of its segments. */
     List<Unit> units() {
         return units;
+    }
+
+    private static boolean hasLetter(String text) {
+        for (int i = 0; i < text.length(); i += Character.charCount(text.codePointAt(i))) {
+            if (Character.isLetter(text.codePointAt(i))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     public void problem(int line, int column, String message) {

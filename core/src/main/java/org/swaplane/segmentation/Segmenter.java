@@ -27,13 +27,13 @@ public final class Segmenter {
     private static final class Applied {
         private final Compiled rule;
         private final String text;
-        private final Matcher before;
         private final Matcher after;
+        /** Made when it is needed, which is seldom. */
+        private Matcher before;
 
         private Applied(Compiled rule, String text) {
             this.rule = rule;
             this.text = text;
-            this.before = rule.beforeAtEnd().matcher(text).useTransparentBounds(true);
             this.after = rule.after().matcher(text);
         }
 
@@ -42,6 +42,9 @@ public final class Segmenter {
         }
 
         private boolean matchesBefore(int at) {
+            if (before == null) {
+                before = rule.beforeAtEnd().matcher(text).useTransparentBounds(true);
+            }
             int from = Math.max(0, at - LOOK_BACK);
             if (!rule.atWordStart()) {
                 return before.region(from, at).find();

@@ -15,7 +15,7 @@ import org.swaplane.format.XmlContent;
  *
  * @param language BCP 47 code; empty when nothing shall change but text
  */
-record TargetLook(String language, Map<String, String> fonts) {
+record TargetLook(String language, boolean isRightToLeft, Map<String, String> fonts) {
     private static final Pattern FONT = Pattern.compile(
             "(?<before>\\b(?:w:ascii|w:hAnsi|w:cs|w:eastAsia|typeface)=\"|<(?:name|rFont)\\s+val=\")(?<font>[^\"+][^\"]*)(?=\")");
     private static final Set<String> EAST_ASIAN = Set.of("zh", "ja", "ko", "yue");
@@ -35,11 +35,9 @@ record TargetLook(String language, Map<String, String> fonts) {
     private static final Pattern BIDI = Pattern.compile("<w:bidi\\b[^>]*/>");
 
     static TargetLook of(FileOptions options) {
-        return new TargetLook(options.targetLanguage(), options.document().fonts());
-    }
-
-    boolean isRightToLeft() {
-        return !language.isEmpty() && new ULocale(language).isRightToLeft();
+        String language = options.targetLanguage();
+        boolean rightToLeft = !language.isEmpty() && new ULocale(language).isRightToLeft();
+        return new TargetLook(language, rightToLeft, options.document().fonts());
     }
 
     /** Properties of a run in the translated document. */
