@@ -2,9 +2,9 @@ package org.swaplane.format;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.OutputStreamWriter;
 import java.io.Reader;
-import java.nio.ByteBuffer;
-import java.nio.CharBuffer;
+import java.io.Writer;
 import java.nio.charset.CharsetEncoder;
 import java.util.Comparator;
 import java.util.List;
@@ -16,7 +16,7 @@ public final class SplicedCopy {
 
     private final EncodedText original;
     private final CharacterEscapes escapes;
-    private final OutputStream out;
+    private final Writer out;
     private final CharsetEncoder encoder;
     private final char[] chunk = new char[CHUNK];
     private long at;
@@ -24,7 +24,8 @@ public final class SplicedCopy {
     private SplicedCopy(EncodedText original, CharacterEscapes escapes, OutputStream out) {
         this.escapes = escapes;
         this.original = original;
-        this.out = out;
+        // One encoder writes, another one is asked what it can hold: the two must not get into each other's way.
+        this.out = new OutputStreamWriter(out, original.encoding().charset().newEncoder());
         this.encoder = original.encoding().charset().newEncoder();
     }
 
@@ -53,6 +54,7 @@ public final class SplicedCopy {
                 progress.at(++done, inOrder.size());
             }
             copy.copy(in, Long.MAX_VALUE);
+            copy.out.flush();
         }
     }
 
@@ -67,7 +69,7 @@ public final class SplicedCopy {
                 return;
             }
             // Unchanged characters came from this encoding, so it has them; the reader never cuts a surrogate pair.
-            encodeChunk(CharBuffer.wrap(chunk, 0, read));
+            out.write(chunk, 0, read);
             left -= read;
             at += read;
         }
@@ -86,13 +88,7 @@ public final class SplicedCopy {
         return taken.toString();
     }
 
-    private void encodeChunk(CharBuffer chars) throws IOException {
-        ByteBuffer bytes = encoder.encode(chars);
-        out.write(bytes.array(), bytes.arrayOffset(), bytes.remaining());
-    }
-
     private void encode(String text, String what) throws IOException {
-        encodeChunk(
-                CharBuffer.wrap(escapes.escaped(text, encoder, original.source().name(), what)));
+        out.write(escapes.escaped(text, encoder, original.source().name(), what));
     }
 }
