@@ -90,8 +90,8 @@ public final class Conversion {
     }
 
     private BilingualDocument read(Source source, String extension, Progress progress) throws IOException {
-        // Only the name tells that a text is a table.
-        if (DELIMITED.contains(extension)) {
+        // Only the name tells that a text is a table; one that has no pairs is a document.
+        if (DELIMITED.contains(extension) && DelimitedText.hasPairs(source)) {
             return DelimitedText.read(source, sourceLanguage, targetLanguage);
         }
         FileOptions options = FileOptions.ofLanguages(sourceLanguage, targetLanguage);

@@ -118,6 +118,15 @@ class ConversionTest {
     }
 
     @Test
+    void aTableWithoutPairsIsADocument() throws IOException {
+        Path table = Files.writeString(folder.resolve("fares.csv"), "id;Description;Price\nA1;Day ticket;4.20\n");
+
+        BilingualDocument out = read(convert(table, "fares.xlf", "en", "de"));
+
+        assertThat(out.segments()).extracting(each -> each.source().plainText()).containsExactly("A1", "Day ticket");
+    }
+
+    @Test
     void theSameFormatIsTheSameBytes() throws IOException {
         assertThat(convert(xliff, "again.xlf")).hasSameBinaryContentAs(xliff);
     }

@@ -274,6 +274,13 @@ class JourneyTest extends ApplicationTest {
         assertThat(session.intakes().property().get()).isNull();
     }
 
+    private int waitingSegments(String name) {
+        return session.intakes().property().get().arrivals().stream()
+                .filter(each -> each.source().name().equals(name))
+                .mapToInt(each -> each.document().segments().size())
+                .sum();
+    }
+
     @Test
     void aFolderOfDocumentsIsLookedAtCutAndTakenInAtOnce() throws Exception {
         Path inbox = DemoLane.writeDocuments(folder.resolve("inbox"));
@@ -295,6 +302,14 @@ class JourneyTest extends ApplicationTest {
         waitUntil(this::idle);
         interact(() -> lookup("#intake-cut").queryComboBox().getSelectionModel().select(1));
         waitUntil(this::idle);
+        int units = waitingSegments("app.json");
+        interact(() -> lookup("#document-more").queryAs(ToggleButton.class).setSelected(true));
+        interact(() -> lookup("#document-selection").queryAs(TextArea.class).setText("-/**/title"));
+        interact(() -> lookup("#placeholder-own").queryAs(TextArea.class).setText("pier = [Pp]ier \\d"));
+        assertThat(lookup("#placeholder-caught").queryAs(Label.class).getText()).contains("Pier 3");
+        press("read-again");
+        waitUntil(this::idle);
+        assertThat(waitingSegments("app.json")).isLessThan(units);
         press("accept-intake");
         waitUntil(() -> session.lane().tracks().size() == 4 && track() != null && idle());
 

@@ -9,6 +9,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -116,6 +117,23 @@ public final class DelimitedText {
                 segments,
                 problems,
                 List.of());
+    }
+
+    /** Whether the first row says that source and target stand side by side, or there is room for nothing else. */
+    public static boolean hasPairs(Source source) throws IOException {
+        EncodedText text = EncodedText.of(source);
+        try (Reader reader = new BufferedReader(text.open());
+                CSVParser rows = CSVParser.parse(
+                        reader, RFC_4180.builder().setDelimiter(delimiter(text)).get())) {
+            Iterator<CSVRecord> first = rows.iterator();
+            if (!first.hasNext()) {
+                return false;
+            }
+            CSVRecord row = first.next();
+            return row.size() == 2 || Columns.of(row).named();
+        } catch (UncheckedIOException e) {
+            return true; // reading it whole says what is wrong
+        }
     }
 
     private static void add(CSVRecord row, Columns columns, long line, List<Segment> segments, List<Problem> problems) {
