@@ -73,6 +73,11 @@ public record DocumentOptions(
         return new DocumentOptions(format, encoding, extras, selection, placeholders, fonts, all);
     }
 
+    /** The same, no unit being cut by hand. */
+    public DocumentOptions uncut() {
+        return new DocumentOptions(format, encoding, extras, selection, placeholders, fonts, Map.of());
+    }
+
     /** What holds for other documents of the kind as well. */
     public DocumentOptions forOthers() {
         return new DocumentOptions("", "", extras, selection, placeholders, fonts, Map.of());

@@ -72,7 +72,8 @@ public final class DryRun {
                 proofs.add(unitSurvival(written, after.units(List.of())));
                 preview = preview(original.document(), before.units(List.of()), after.units(List.of()));
                 // Pseudo-translated sentences may be cut elsewhere; whole paragraphs are the same in both.
-                FileOptions whole = options.with(SegmentationRules.BY_PARAGRAPH);
+                FileOptions whole = options.with(SegmentationRules.BY_PARAGRAPH)
+                        .with(options.document().uncut());
                 original = formats.open(source, whole, progress);
                 read = formats.open(pseudoFile, whole, progress);
             } else {

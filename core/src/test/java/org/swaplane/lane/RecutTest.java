@@ -15,12 +15,17 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.check.CheckRun;
 import org.swaplane.content.Content;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.document.State;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
+import org.swaplane.proof.DryRun;
+import org.swaplane.proof.DryRunResult;
+import org.swaplane.proof.Proof;
+import org.swaplane.release.Gate;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
@@ -120,5 +125,25 @@ class RecutTest {
         Track bilingual = lane.takeIn(Source.of("a.xlf", DemoLane.file()), FileOptions.NONE, Progress.NONE);
         assertThatThrownBy(() -> recut.split(bilingual, 0, 3, Progress.NONE))
                 .hasMessageContaining("keeps the segments that it came with");
+    }
+
+    @Test
+    void theFileIsStillProvenAndReleased() throws IOException {
+        Track split = new Recut(lane).split(track, 0, "The ferry ".length(), Progress.NONE);
+        split.edit(
+                StepKind.TYPED,
+                "Ines Falk",
+                "",
+                Map.of(1, new Value(Content.of("fährt jetzt gleich ab, und das ist länger."), State.TRANSLATED)));
+
+        DryRunResult proven = DryRun.withDefaults(lane.formats())
+                .run(lane.original(split), lane.options(split), folder.resolve("pseudo.html"), Progress.NONE);
+        Gate gate = new Delivery(lane, CheckRun.ofAllChecks()).gate(split, Progress.NONE);
+
+        assertThat(proven.verdict()).isEqualTo(Proof.Verdict.PASS);
+        assertThat(gate.conditions())
+                .filteredOn(condition -> condition.id().equals("write-back"))
+                .isNotEmpty()
+                .allMatch(condition -> condition.holds());
     }
 }

@@ -1,6 +1,5 @@
 package org.swaplane.desktop.board;
 
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -29,7 +28,6 @@ import org.swaplane.extension.Meaning;
 import org.swaplane.extension.ReadingRule;
 import org.swaplane.extension.WritingRule;
 import org.swaplane.format.NewFile;
-import org.swaplane.task.CannotProceedException;
 
 /** The attributes and elements of other namespaces in a file; pointing at a value makes a rule of the lane. */
 final class ForeignPanel extends VBox {
@@ -162,26 +160,26 @@ final class ForeignPanel extends VBox {
     }
 
     private void save() {
-        picker.chooseTarget(FILE_NAME).ifPresent(path -> {
-            try {
-                byte[] json = session.lane().rules().toJson().getBytes(StandardCharsets.UTF_8);
-                NewFile.write(path, true, out -> out.write(json));
-                session.say(Message.Tone.DONE, Strings.say("foreign.saved", path.toString()));
-            } catch (IOException | CannotProceedException e) {
-                session.say(Message.Tone.FAILED, e.getMessage());
-            }
-        });
+        String json = session.lane().rules().toJson();
+        picker.chooseTarget(FILE_NAME).ifPresent(path -> session.background()
+                .run(
+                        Strings.say("task.write", path.getFileName().toString()),
+                        progress -> {
+                            NewFile.write(path, true, out -> out.write(json.getBytes(StandardCharsets.UTF_8)));
+                            return path;
+                        },
+                        written -> session.say(Message.Tone.DONE, Strings.say("foreign.saved", written.toString()))));
     }
 
     /** Adds the rules of a file to those of the lane. */
     private void load() {
         for (Path path : picker.chooseFiles()) {
-            try {
-                ExtensionRules loaded = ExtensionRules.ofJson(path.getFileName().toString(), Files.readString(path));
-                session.setRules(session.lane().rules().with(loaded));
-            } catch (IOException | CannotProceedException e) {
-                session.say(Message.Tone.FAILED, e.getMessage());
-            }
+            String name = path.getFileName().toString();
+            session.background()
+                    .run(
+                            Strings.say("task.read", name),
+                            progress -> ExtensionRules.ofJson(name, Files.readString(path)),
+                            loaded -> session.setRules(session.lane().rules().with(loaded)));
         }
     }
 }
