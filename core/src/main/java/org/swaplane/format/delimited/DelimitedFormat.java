@@ -41,6 +41,8 @@ public final class DelimitedFormat implements BilingualFormat {
         String all = text.readAll();
         char separator = separator(all.lines().findFirst().orElse(""));
         Cells cells = new Cells(all, separator);
+        Selection selection = options.document().selection();
+        PlaceholderTags placeholders = options.placeholderTags();
         List<String> names = List.of();
         for (int row = 1; cells.hasRow(); row++) {
             progress.checkCancelled();
@@ -49,7 +51,7 @@ public final class DelimitedFormat implements BilingualFormat {
             if (row == 1 && areNames(values)) {
                 names = values;
             } else {
-                addRow(document, row, cellsOfRow, names, options, separator);
+                addRow(document, row, cellsOfRow, names, selection, placeholders, separator);
             }
         }
         return document.build(id(), CharacterEscapes.NONE);
@@ -60,10 +62,9 @@ public final class DelimitedFormat implements BilingualFormat {
             int row,
             List<Cells.Cell> cells,
             List<String> names,
-            FileOptions options,
+            Selection selection,
+            PlaceholderTags placeholders,
             char separator) {
-        Selection selection = options.document().selection();
-        PlaceholderTags placeholders = options.placeholderTags();
         for (int i = 0; i < cells.size(); i++) {
             Cells.Cell cell = cells.get(i);
             String letter = letters(i);

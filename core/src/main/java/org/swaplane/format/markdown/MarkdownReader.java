@@ -18,6 +18,7 @@ import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.TextDocument;
+import org.swaplane.placeholder.PlaceholderTags;
 
 /** Finds the blocks of a page that hold text. Code and HTML blocks stay as they are. */
 final class MarkdownReader {
@@ -28,12 +29,14 @@ final class MarkdownReader {
 
     private final EncodedText text;
     private final FileOptions options;
+    private final PlaceholderTags placeholders;
     private final TextDocument.Builder document;
     private final Map<String, Integer> numbers = new HashMap<>();
 
     MarkdownReader(EncodedText text, FileOptions options) {
         this.text = text;
         this.options = options;
+        this.placeholders = options.placeholderTags();
         this.document = new TextDocument.Builder(text, options);
     }
 
@@ -73,6 +76,6 @@ final class MarkdownReader {
     private void add(String name, Node block, String all, int offset, MarkdownSyntax syntax) {
         String kind = name.toLowerCase(Locale.ROOT);
         String id = kind + ' ' + numbers.merge(kind, 1, Integer::sum);
-        new InlineUnit(all, offset, options.placeholderTags(), syntax).addTo(document, id, block);
+        new InlineUnit(all, offset, placeholders, syntax).addTo(document, id, block);
     }
 }

@@ -1,6 +1,8 @@
 package org.swaplane.format.xml;
 
 import java.io.StringReader;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.xml.parsers.DocumentBuilderFactory;
@@ -24,6 +26,7 @@ import org.w3c.dom.Node;
  */
 record PlacedTree(String text, Document document) {
     private static final String PLACE = "place";
+    private static final Pattern ATTRIBUTE = Pattern.compile("\\s([^\\s=/>\"']+)\\s*=\\s*(\"[^\"]*\"|'[^']*')");
 
     /**
      * Where a node stands in the text, UTF-16 units, half-open.
@@ -111,21 +114,27 @@ record PlacedTree(String text, Document document) {
             String attribute = prefix == null || prefix.isEmpty() ? "xmlns" : "xmlns:" + prefix;
             element.setAttributeNS("http://www.w3.org/2000/xmlns/", attribute, xml.getNamespaceURI(i));
         }
+        Map<String, Place> values = values(tag, start);
         for (int i = 0; i < xml.getAttributeCount(); i++) {
             String name = name(xml.getAttributePrefix(i), xml.getAttributeLocalName(i));
             Attr attribute = document.createAttributeNS(xml.getAttributeNamespace(i), name);
             attribute.setValue(xml.getAttributeValue(i));
-            Matcher value = Pattern.compile(
-                            "\\s" + Pattern.quote(name) + "\\s*=\\s*[\"'](?<value>[^<]*?)[\"'](?=[\\s/>])")
-                    .matcher(tag);
-            if (value.find()) {
-                int from = start + value.start("value");
-                int to = start + value.end("value");
-                attribute.setUserData(PLACE, new Place(from, from, to, to), null);
-            }
+            attribute.setUserData(PLACE, values.get(name), null);
             element.setAttributeNodeNS(attribute);
         }
         return element;
+    }
+
+    /** Where the values of the attributes in a start tag stand. */
+    private static Map<String, Place> values(String tag, int start) {
+        Map<String, Place> values = new HashMap<>();
+        Matcher matcher = ATTRIBUTE.matcher(tag);
+        while (matcher.find()) {
+            int from = start + matcher.start(2) + 1;
+            int to = start + matcher.end(2) - 1;
+            values.put(matcher.group(1), new Place(from, from, to, to));
+        }
+        return values;
     }
 
     private static String name(String prefix, String local) {

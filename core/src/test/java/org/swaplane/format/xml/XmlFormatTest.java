@@ -74,6 +74,18 @@ class XmlFormatTest {
     }
 
     @Test
+    void anAttributeMayHoldTheOtherQuotationMark() throws IOException {
+        String file = "<a><b t=\"a 'b' c\" u='d \"e\" f'/></a>";
+        DocumentSample sample = DocumentSample.of("a.xml", file);
+        DocumentSample both = sample.with(
+                sample.options().with(DocumentOptions.DEFAULT.with(new Selection(List.of("/a/b/@t", "/a/b/@u")))));
+
+        assertThat(both.extracted()).containsExactly("b/t 1: a 'b' c", "b/u 1: d \"e\" f");
+        assertThat(both.translated(text -> text.replace("c", "x").replace("f", "y")))
+                .isEqualTo("<a><b t=\"a 'b' x\" u='d &quot;e&quot; y'/></a>");
+    }
+
+    @Test
     void brokenAndHostileFilesAreRefused() {
         assertThatThrownBy(() -> DocumentSample.of("a.xml", "<a><b></a>").open())
                 .isInstanceOf(CannotProceedException.class)
