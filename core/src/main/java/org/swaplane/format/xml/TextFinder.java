@@ -86,14 +86,33 @@ final class TextFinder {
         return false;
     }
 
-    private void addAttributes(Element element) {
+    /** The attributes of an element that are text, in the order of the file. */
+    private List<Attr> textAttributes(Element element) {
         NamedNodeMap all = element.getAttributes();
-        List<Attr> attributes = IntStream.range(0, all.getLength())
+        return IntStream.range(0, all.getLength())
                 .mapToObj(i -> (Attr) all.item(i))
                 .filter(each -> PlacedTree.place(each) != null && rules.isTranslated(each))
                 .sorted(Comparator.comparing(each -> PlacedTree.place(each).start()))
                 .toList();
-        for (Attr attribute : attributes) {
+    }
+
+    /** Those of an element that is a tag of a unit. */
+    private void addAttributes(Element element, String tagId, int tagStart, Flow flow) {
+        for (Attr attribute : textAttributes(element)) {
+            PlacedTree.Place place = PlacedTree.place(attribute);
+            flow.inner.add(new TextDocument.Inner(
+                    tagId,
+                    tagStart,
+                    numbered(element.getTagName() + '/' + attribute.getName()),
+                    place.start(),
+                    place.end(),
+                    placeholders.tagged(attribute.getValue()),
+                    content -> attribute(content, text.charAt(place.start() - 1))));
+        }
+    }
+
+    private void addAttributes(Element element) {
+        for (Attr attribute : textAttributes(element)) {
             PlacedTree.Place place = PlacedTree.place(attribute);
             document.add(
                     numbered(element.getTagName() + '/' + attribute.getName()),
@@ -152,6 +171,7 @@ final class TextFinder {
         } else if (rules.withinText(inner).orElse("yes").equals("yes")) {
             String id = inner.getTagName() + ':' + ++flow.tags;
             String label = inner.getTagName();
+            addAttributes(inner, id, place.start(), flow);
             if (place.contentEnd() == place.end()) {
                 flow.runs.add(new Tag(Tag.Kind.STANDALONE, id, text.substring(place.start(), place.end()), label));
                 return;

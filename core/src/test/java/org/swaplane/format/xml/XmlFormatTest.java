@@ -86,6 +86,20 @@ class XmlFormatTest {
     }
 
     @Test
+    void attributesOfElementsWithinTextAreTextsInTheirTags() throws IOException {
+        String file = "<a><p>See <img alt=\"the quay\"/> and <b alt='it'>go</b>.</p></a>";
+        DocumentSample sample = DocumentSample.of("a.xml", file);
+        DocumentSample chosen = sample.with(
+                sample.options().with(DocumentOptions.DEFAULT.with(new Selection(List.of("/a/p", "/**/@alt")))));
+
+        assertThat(chosen.extracted())
+                .containsExactly("p 1: See ⟦1/⟧ and ⟦2⟧go⟦/2⟧.", "img/alt 1: the quay", "b/alt 1: it");
+        assertThat(chosen.translated(
+                        text -> text.replace("quay", "Kai").replace("it", "es").replace("See", "Sieh")))
+                .isEqualTo(file.replace("quay", "Kai").replace("'it'", "'es'").replace("See", "Sieh"));
+    }
+
+    @Test
     void brokenAndHostileFilesAreRefused() {
         assertThatThrownBy(() -> DocumentSample.of("a.xml", "<a><b></a>").open())
                 .isInstanceOf(CannotProceedException.class)
