@@ -16,10 +16,11 @@ import org.swaplane.format.Head;
 import org.swaplane.format.Selection;
 import org.swaplane.format.Source;
 import org.swaplane.format.TextDocument;
+import org.swaplane.format.table.PairColumns;
 import org.swaplane.placeholder.PlaceholderTags;
 import org.swaplane.task.Progress;
 
-/** A table in one language; the first row may name the columns. */
+/** A table in one language; the first row may name the columns. If it names a source and a target, the table is bilingual. */
 public final class DelimitedFormat implements BilingualFormat {
     private static final Set<String> EXTENSIONS = Set.of("csv", "tsv");
     private static final int LONGEST_NAME = 40;
@@ -48,6 +49,10 @@ public final class DelimitedFormat implements BilingualFormat {
             progress.checkCancelled();
             List<Cells.Cell> cellsOfRow = cells.row();
             List<String> values = cellsOfRow.stream().map(Cells.Cell::value).toList();
+            PairColumns pairs = row == 1 ? PairColumns.of(values) : PairColumns.UNNAMED;
+            if (pairs.named()) {
+                return PairsFile.read(text, cells, separator, pairs, options);
+            }
             if (row == 1 && areNames(values)) {
                 names = values;
             } else {

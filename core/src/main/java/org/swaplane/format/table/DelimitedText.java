@@ -11,7 +11,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -21,7 +20,6 @@ import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
-import org.swaplane.document.LanguageCode;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
@@ -41,39 +39,6 @@ public final class DelimitedText {
 
     private DelimitedText() {}
 
-    /** Where the columns are, and what the first row says of their languages. */
-    private record Columns(
-            int source, int target, int note, boolean named, String sourceLanguage, String targetLanguage) {
-        static final Columns UNNAMED = new Columns(0, 1, 2, false, "", "");
-
-        /** What the first row names; unnamed when it is a pair of texts itself. */
-        static Columns of(CSVRecord first) {
-            int source = -1;
-            int target = -1;
-            int note = -1;
-            for (int i = 0; i < first.size(); i++) {
-                String name = first.get(i).strip().toLowerCase(Locale.ROOT);
-                boolean isCode = name.matches("[a-z]{2,3}([-_][a-z0-9]+)*")
-                        && LanguageCode.fault(name.replace('_', '-')).isEmpty();
-                if (name.equals("note") || name.equals("comment")) {
-                    note = i;
-                } else if (source < 0 && (name.startsWith("source") || isCode)) {
-                    source = i;
-                } else if (target < 0 && (name.startsWith("target") || isCode)) {
-                    target = i;
-                }
-            }
-            return source < 0 || target < 0
-                    ? UNNAMED
-                    : new Columns(source, target, note, true, code(first.get(source)), code(first.get(target)));
-        }
-
-        private static String code(String name) {
-            String code = name.strip().replace('_', '-');
-            return code.toLowerCase(Locale.ROOT).matches("source.*|target.*") ? "" : code;
-        }
-    }
-
     /**
      * Reads the pairs; languages that are given win over those of the first row.
      *
@@ -84,13 +49,13 @@ public final class DelimitedText {
         EncodedText text = EncodedText.of(source);
         List<Segment> segments = new ArrayList<>();
         List<Problem> problems = new ArrayList<>();
-        Columns columns = null;
+        PairColumns columns = null;
         try (Reader reader = new BufferedReader(text.open());
                 CSVParser rows = CSVParser.parse(
                         reader, RFC_4180.builder().setDelimiter(delimiter(text)).get())) {
             for (CSVRecord row : rows) {
                 if (columns == null) {
-                    columns = Columns.of(row);
+                    columns = PairColumns.of(row.toList());
                     if (columns.named()) {
                         continue;
                     }
@@ -103,7 +68,7 @@ public final class DelimitedText {
                     "the table is broken: " + e.getCause().getMessage(),
                     "correct the quotes there, or save the table again");
         }
-        Columns known = columns == null ? Columns.UNNAMED : columns;
+        PairColumns known = columns == null ? PairColumns.UNNAMED : columns;
         if (segments.isEmpty()) {
             throw new CannotProceedException(
                     source.name(), "there is no row with a source and a target", "put them into the first two columns");
@@ -130,13 +95,14 @@ public final class DelimitedText {
                 return false;
             }
             CSVRecord row = first.next();
-            return row.size() == 2 || Columns.of(row).named();
+            return row.size() == 2 || PairColumns.of(row.toList()).named();
         } catch (UncheckedIOException e) {
             return true; // reading it whole says what is wrong
         }
     }
 
-    private static void add(CSVRecord row, Columns columns, long line, List<Segment> segments, List<Problem> problems) {
+    private static void add(
+            CSVRecord row, PairColumns columns, long line, List<Segment> segments, List<Problem> problems) {
         if (row.size() <= Math.max(columns.source(), columns.target())) {
             boolean blank = row.size() == 1 && row.get(0).isBlank();
             if (!blank) {

@@ -2,14 +2,24 @@ package org.swaplane.format.delimited;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.swaplane.document.Note;
+import org.swaplane.document.Segment;
+import org.swaplane.document.State;
+import org.swaplane.format.BilingualFile;
 import org.swaplane.format.DocumentOptions;
 import org.swaplane.format.DocumentSample;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Rewriting;
 import org.swaplane.format.Selection;
+import org.swaplane.format.Source;
+import org.swaplane.task.Progress;
 
 class DelimitedFormatTest {
     private static final String TABLE = "id;Name;Text\nA1;\"Gull\"\"wick\";\"Open; now\"\nA2;Marram;Closed\n";
@@ -43,5 +53,25 @@ class DelimitedFormatTest {
     void aTableWithoutNamesIsTextFromTheFirstRow() throws IOException {
         assertThat(DocumentSample.of("a.tsv", "Mind the gap.\tx\n").extracted())
                 .containsExactly("A1: Mind the gap.", "B1: x");
+    }
+
+    @Test
+    void aTableThatNamesSourceAndTargetIsBilingual() throws IOException {
+        String table = "id,en-GB,de-DE,note\n1,See ⟦1⟧quay⟦/1⟧,\"Sieh ⟦1⟧Kai⟦/1⟧\",pier\n2,Go,,\nlonely\n";
+        Source source = Source.of("pairs.csv", table.getBytes(StandardCharsets.UTF_8));
+        BilingualFile file = FormatRegistry.ofInstalled().open(source, Progress.NONE);
+
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        file.write(List.of(Rewriting.translated(1, "Geh, \"los\"")), out, Progress.NONE);
+
+        assertThat(file.document().targetLanguage()).isEqualTo("de-DE");
+        assertThat(file.document().segments())
+                .extracting(Segment::state)
+                .containsExactly(State.TRANSLATED, State.INITIAL);
+        assertThat(file.document().segments().get(0).notes())
+                .extracting(Note::text)
+                .containsExactly("pier");
+        assertThat(file.document().problems()).hasSize(1);
+        assertThat(out.toString(StandardCharsets.UTF_8)).isEqualTo(table.replace("Go,,", "Go,\"Geh, \"\"los\"\"\","));
     }
 }
