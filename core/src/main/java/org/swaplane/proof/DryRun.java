@@ -25,6 +25,7 @@ import org.swaplane.format.DocumentFile;
 import org.swaplane.format.DocumentFile.WrittenUnit;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Head;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Source;
 import org.swaplane.placeholder.Placeholders;
@@ -77,7 +78,9 @@ public final class DryRun {
                 original = formats.open(source, whole, progress);
                 read = formats.open(pseudoFile, whole, progress);
             } else {
-                proofs.add(wellFormed(output));
+                if (Head.of(source).text().stripLeading().startsWith("<")) {
+                    proofs.add(wellFormed(output));
+                }
                 proofs.add(survival(original.document(), read.document()));
             }
             proofs.add(onlyTargets(original, read, masked, maskedPseudo, progress));

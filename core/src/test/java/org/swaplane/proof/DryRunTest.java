@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.format.BilingualFile;
@@ -78,6 +80,21 @@ class DryRunTest {
         assertThat(result.verdict()).isEqualTo(Proof.Verdict.PASS);
         assertThat(result.proofs()).hasSize(4);
         assertThat(folder).isDirectoryNotContaining("glob:**.tmp");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
+            a.po   | msgid "Go {name}"%nmsgstr ""%n%nmsgid "Stay"%nmsgstr "Bleib"%n
+            a.json | {"en": {"a": "Go {name}", "b": "Stay"}, "de": {"b": "Bleib"}}
+            a.csv  | en,de,note%nGo {name},,x%nStay,Bleib,%n
+            """)
+    void bilingualFilesThatAreNoXmlAreProvenToo(String name, String text) throws IOException {
+        Source source = Source.of(name, text.replace("%n", "\n").getBytes(StandardCharsets.UTF_8));
+
+        DryRunResult result = DryRun.withDefaults(FormatRegistry.ofInstalled())
+                .run(source, FileOptions.ofLanguages("en", "de"), folder.resolve("pseudo"), Progress.NONE);
+
+        assertThat(result.proofs()).hasSize(3).allMatch(proof -> proof.verdict() == Proof.Verdict.PASS);
     }
 
     @Test

@@ -47,10 +47,12 @@ public final class JsonFormat implements BilingualFormat {
         EncodedText text = EncodedText.guessed(source, options, StandardCharsets.ISO_8859_1);
         String all = text.readAll();
         boolean ascii = all.chars().allMatch(c -> c < 0x80) && all.contains("\\u");
-        LanguageBranches branches =
-                LanguageBranches.of(tree(source, all), options.sourceLanguage(), options.targetLanguage());
-        if (!branches.pairs().isEmpty()) {
-            return new BranchedJsonFile(text, all, branches, new JsonSyntax(ascii), options);
+        if (!options.sourceLanguage().isEmpty() && !options.targetLanguage().isEmpty()) {
+            LanguageBranches branches =
+                    LanguageBranches.of(tree(source, all), options.sourceLanguage(), options.targetLanguage());
+            if (!branches.pairs().isEmpty()) {
+                return new BranchedJsonFile(text, all, branches, new JsonSyntax(ascii), options);
+            }
         }
         TextDocument.Builder document = new TextDocument.Builder(text, options);
         PlaceholderTags placeholders = options.placeholderTags();

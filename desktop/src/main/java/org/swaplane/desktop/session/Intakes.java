@@ -109,8 +109,6 @@ public final class Intakes {
                         progress -> takeIn(accepted, progress),
                         refused -> {
                             if (!lane().tracks().isEmpty()) {
-                                FileOptions used = lastLanguages();
-                                defaults.rememberLanguages(used.sourceLanguage(), used.targetLanguage());
                                 session.choose(
                                         lane().tracks().get(lane().tracks().size() - 1));
                             }
@@ -134,6 +132,10 @@ public final class Intakes {
             } catch (CannotProceedException e) {
                 refused.add(e.getMessage());
             }
+        }
+        if (!lane().tracks().isEmpty()) {
+            FileOptions used = lastLanguages();
+            defaults.rememberLanguages(used.sourceLanguage(), used.targetLanguage());
         }
         return refused;
     }
