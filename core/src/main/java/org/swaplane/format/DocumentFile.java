@@ -2,13 +2,12 @@ package org.swaplane.format;
 
 import java.util.List;
 import org.swaplane.content.Content;
-import org.swaplane.document.State;
 
 /**
  * A client document in one language that has been read as segments. Writing it with targets gives the document in the target language;
  * a segment without a target stays as it is.
  */
-public interface DocumentFile extends BilingualFile {
+public interface DocumentFile extends StatelessFile {
     /**
      * A text of the document, whole.
      *
@@ -24,10 +23,4 @@ public interface DocumentFile extends BilingualFile {
      * {@link DocumentOptions#cuts}).
      */
     List<Integer> starts(int segment);
-
-    /** A document says nothing of states. */
-    @Override
-    default State kept(State state, Content target) {
-        return target.isEmpty() ? State.INITIAL : State.TRANSLATED;
-    }
 }

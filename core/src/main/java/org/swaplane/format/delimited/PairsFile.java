@@ -14,18 +14,18 @@ import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
-import org.swaplane.format.BilingualFile;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Splice;
 import org.swaplane.format.SplicedCopy;
+import org.swaplane.format.StatelessFile;
 import org.swaplane.format.table.PairColumns;
 import org.swaplane.task.Progress;
 
 /** A table of source and target side by side, in tag notation; only the cells of targets change. */
-final class PairsFile implements BilingualFile {
+final class PairsFile implements StatelessFile {
     private final EncodedText text;
     private final char separator;
     private final BilingualDocument document;
@@ -78,12 +78,6 @@ final class PairsFile implements BilingualFile {
     @Override
     public BilingualDocument document() {
         return document;
-    }
-
-    /** A table knows no states: what is in it is translated. */
-    @Override
-    public State kept(State state, Content target) {
-        return target.isEmpty() ? State.INITIAL : State.TRANSLATED;
     }
 
     @Override

@@ -15,13 +15,13 @@ import org.swaplane.document.Lock;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
-import org.swaplane.format.BilingualFile;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Splice;
 import org.swaplane.format.SplicedCopy;
+import org.swaplane.format.StatelessFile;
 import org.swaplane.format.json.JsonTree.JsonArray;
 import org.swaplane.format.json.JsonTree.JsonObject;
 import org.swaplane.format.json.JsonTree.JsonString;
@@ -31,7 +31,7 @@ import org.swaplane.placeholder.PlaceholderTags;
 import org.swaplane.task.Progress;
 
 /** A JSON file with several languages in it; what the target language lacks is put in beside what it has. */
-final class BranchedJsonFile implements BilingualFile {
+final class BranchedJsonFile implements StatelessFile {
     private final EncodedText text;
     private final String all;
     private final LanguageBranches branches;
@@ -68,12 +68,6 @@ final class BranchedJsonFile implements BilingualFile {
     @Override
     public BilingualDocument document() {
         return document;
-    }
-
-    /** The file knows no states: what is in it is translated. */
-    @Override
-    public State kept(State state, Content target) {
-        return target.isEmpty() ? State.INITIAL : State.TRANSLATED;
     }
 
     @Override

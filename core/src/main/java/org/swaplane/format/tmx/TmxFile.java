@@ -5,30 +5,24 @@ import java.util.Optional;
 import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
-import org.swaplane.document.State;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Splice;
 import org.swaplane.format.SplicedXmlFile;
+import org.swaplane.format.StatelessFile;
 import org.swaplane.format.TagEdits;
 import org.swaplane.format.TargetSlot;
 import org.swaplane.format.XmlContent;
 import org.swaplane.task.CannotProceedException;
 
 /** A TMX file that was read: its document, and where the {@code seg} of each variant stands, or where a variant is missing. */
-final class TmxFile extends SplicedXmlFile {
+final class TmxFile extends SplicedXmlFile implements StatelessFile {
     private final List<TargetSlot> slots;
 
     /** Slots are in the order of the document's segments. */
     TmxFile(EncodedText text, BilingualDocument document, List<TargetSlot> slots) {
         super(text, document);
         this.slots = List.copyOf(slots);
-    }
-
-    /** A memory knows no states: what is in it is translated. */
-    @Override
-    public State kept(State state, Content target) {
-        return target.isEmpty() ? State.INITIAL : State.TRANSLATED;
     }
 
     @Override
