@@ -314,8 +314,11 @@ class JourneyTest extends ApplicationTest {
         waitUntil(() -> session.lane().tracks().size() == 4 && track() != null && idle());
 
         assertThat(session.lane().tracks()).extracting(Track::isDocument).containsOnly(true);
+        int page = session.lane().tracks().stream().map(Track::name).toList().indexOf("timetable.html");
         interact(
-                () -> lookup("#strip-track").queryComboBox().getSelectionModel().select(0));
+                () -> lookup("#strip-track").queryComboBox().getSelectionModel().select(page));
+        waitUntil(this::idle);
+        assertThat(track().name()).isEqualTo("timetable.html");
         assertThat(track().document().targetLanguage()).isEqualTo("de-DE");
         assertThat(track().document().segments())
                 .noneMatch(segment -> segment.key().contains("/"));

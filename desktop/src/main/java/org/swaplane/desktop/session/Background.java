@@ -25,6 +25,7 @@ public final class Background {
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
     private final Consumer<Throwable> failed;
     private Task<?> running;
+    private int waiting;
 
     /** Every failure goes to {@code failed}, on the window's thread. */
     public Background(Consumer<Throwable> failed) {
@@ -36,7 +37,7 @@ public final class Background {
         T run(Progress progress) throws Exception;
     }
 
-    /** Runs {@code job}, named in {@code what}; gives its result to {@code done} on the window's thread. */
+    /** Runs {@code job} after those that wait, named in {@code what}; gives its result to {@code done} on the window's thread. */
     public <T> void run(String what, Job<T> job, Consumer<T> done) {
         Task<T> task = new Task<>() {
             @Override
@@ -58,28 +59,31 @@ public final class Background {
             running = task;
             words.set(what);
             progress.bind(task.progressProperty());
-            busy.set(true);
         });
-        task.setOnSucceeded(event -> {
-            ended(task);
-            done.accept(task.getValue());
-        });
-        task.setOnCancelled(event -> ended(task));
-        task.setOnFailed(event -> {
-            ended(task);
+        task.setOnSucceeded(event -> ended(task, () -> done.accept(task.getValue())));
+        task.setOnCancelled(event -> ended(task, () -> {}));
+        task.setOnFailed(event -> ended(task, () -> {
             if (!(task.getException() instanceof CancelledException)) {
                 failed.accept(task.getException());
             }
-        });
+        }));
+        waiting++;
+        busy.set(true);
         executor.execute(task);
     }
 
-    private void ended(Task<?> task) {
-        if (running == task || running == null) {
+    /** What follows may start another task; between the two nobody sees the window idle. */
+    private void ended(Task<?> task, Runnable after) {
+        if (running == task) {
             running = null;
             progress.unbind();
-            busy.set(false);
             words.set("");
+        }
+        try {
+            after.run();
+        } finally {
+            waiting--;
+            busy.set(waiting > 0);
         }
     }
 
