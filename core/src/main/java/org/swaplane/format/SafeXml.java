@@ -20,6 +20,8 @@ public final class SafeXml {
         WstxInputFactory factory = new WstxInputFactory();
         factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
         factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
+        // A parser that reads text only when it is asked for throws something else there.
+        factory.setProperty(XMLInputFactory2.P_LAZY_PARSING, false);
         factory.setProperty(WstxInputProperties.P_MAX_ELEMENT_DEPTH, DEEPEST);
         factory.setProperty(WstxInputProperties.P_MAX_ATTRIBUTE_SIZE, LONGEST_ATTRIBUTE);
         factory.setProperty(WstxInputProperties.P_MAX_TEXT_LENGTH, LONGEST_TEXT);

@@ -5,9 +5,11 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.swaplane.document.About;
@@ -36,6 +38,7 @@ final class Xliff2Reader extends XmlPass {
     private final List<Segment> segments = new ArrayList<>();
     private final List<TargetSlot> slots = new ArrayList<>();
     private final Map<String, Integer> keys = new HashMap<>();
+    private final Set<String> unitIds = new HashSet<>();
     private final Deque<Scope> scopes = new ArrayDeque<>();
     private final List<TagPlace> unitTags = new ArrayList<>();
     private final SizeRestriction sizes = new SizeRestriction();
@@ -107,6 +110,7 @@ final class Xliff2Reader extends XmlPass {
     private void openFile() {
         String original = attribute("original");
         parts.add(new Part(original.isEmpty() ? attribute("id") : original, sourceLanguage, targetLanguage, List.of()));
+        unitIds.clear();
         scopes.push(Scope.NONE.inner(xml, targetLanguage));
     }
 
@@ -144,6 +148,9 @@ final class Xliff2Reader extends XmlPass {
         if (parts.isEmpty()) {
             problem("unit " + unit.id + " stands outside a file element");
             parts.add(new Part("", sourceLanguage, targetLanguage, List.of()));
+        }
+        if (!unitIds.add(unit.id)) {
+            problem("the unit id '" + unit.id + "' occurs again in its file");
         }
         int first = segments.size();
         while (!endsOurs("unit", xml.next())) {

@@ -356,6 +356,15 @@ class Xliff12ReaderTest {
         }
 
         @Test
+        void anAmpersandThatIsNoReference() {
+            refused(
+                    Xliff12Sample.file("<trans-unit id='u'><source>Tide & time</source></trans-unit>"),
+                    "info.xlf:3:",
+                    "not well-formed",
+                    "Tide &");
+        }
+
+        @Test
         void aNulByte() {
             refused(
                     Xliff12Sample.file("<trans-unit id='u'><source>a\0b</source></trans-unit>"),

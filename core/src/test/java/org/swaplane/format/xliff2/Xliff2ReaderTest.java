@@ -229,7 +229,8 @@ class Xliff2ReaderTest {
     void oddStructureIsListed() throws IOException {
         BilingualDocument document =
                 read("<unit id='a'/><unit id='b'><segment id='1'><target>t</target></segment></unit>"
-                        + "<unit id='c'><segment state='odd'><source>s</source><target>t</target></segment></unit>");
+                        + "<unit id='c'><segment state='odd'><source>s</source><target>t</target></segment></unit>"
+                        + "<unit id='c'><segment id='2'><source>s</source></segment></unit>");
 
         assertThat(document.problems())
                 .extracting(problem -> problem.message())
@@ -237,6 +238,7 @@ class Xliff2ReaderTest {
                         "unit a has no segment",
                         "segment 1 of unit b has no source and is left out",
                         "unit b has no segment",
-                        "unit c has the unknown state 'odd', taken for initial");
+                        "unit c has the unknown state 'odd', taken for initial",
+                        "the unit id 'c' occurs again in its file");
     }
 }
