@@ -53,6 +53,11 @@ public record StartTag(String raw) {
                 : this;
     }
 
+    /** The whole element with this tag and {@code content} in it. */
+    public String around(String content) {
+        return opened().raw() + content + "</" + name() + '>';
+    }
+
     /** Name with prefix. */
     public String name() {
         int end = 1;

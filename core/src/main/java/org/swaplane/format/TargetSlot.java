@@ -64,8 +64,7 @@ public record TargetSlot(
             splices.add(new Splice(start, end, key, raw -> {
                 StartTag changed =
                         tag.map(change -> change.apply(new StartTag(raw))).orElse(new StartTag(raw));
-                return content.map(each -> changed.opened().raw() + each + "</" + changed.name() + '>')
-                        .orElse(changed.raw());
+                return content.map(changed::around).orElse(changed.raw());
             }));
             return splices;
         }

@@ -7,6 +7,7 @@ import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
+import org.swaplane.format.ElementPlace;
 import org.swaplane.format.InlinePass;
 import org.swaplane.format.RecentText;
 import org.swaplane.format.TagPool;
@@ -84,12 +85,13 @@ final class InlineReader extends InlinePass {
     }
 
     private void readSubFlow(Tag.Kind kind, String id, int position) throws XMLStreamException {
-        long start = end();
+        long start = start();
+        long contentStart = end();
         Content content = new InlineReader(xml, recent, tags).read();
         if (subFlows.isEmpty()) {
             subFlows = new ArrayList<>();
         }
-        // An empty element has its end where it begins.
-        subFlows.add(new SubContent(kind, id, position, content, start, Math.max(start, start())));
+        subFlows.add(
+                new SubContent(kind, id, position, content, new ElementPlace(start, contentStart, start(), end())));
     }
 }

@@ -27,10 +27,10 @@ import org.swaplane.format.XmlContent;
  */
 record SegmentedUnit(
         int first, TargetSlot target, List<Frame> frames, String tail, List<Optional<SubSegment>> targets) {
-    /** What stands before a segment of the source, and the start and end tag of the segment, as the file writes them. */
-    record Frame(String before, String startTag, String endTag) {
+    /** What stands before a segment of the source, and the start tag of the segment, as the file writes them. */
+    record Frame(String before, StartTag tag) {
         private String around(String content) {
-            return before + startTag + content + endTag;
+            return before + tag.around(content);
         }
     }
 
@@ -104,11 +104,11 @@ record SegmentedUnit(
     private Splice one(int position, String key, Content content) {
         Optional<SubSegment> there = targets.get(position);
         if (there.isPresent()) {
-            return new Splice(there.get().contentStart(), there.get().contentEnd(), key, raw -> written(content));
+            return there.get().place().filledWith(key, written(content));
         }
         long at = target.contentStart();
         for (int i = 0; i < position; i++) {
-            at = targets.get(i).map(SubSegment::end).orElse(at);
+            at = targets.get(i).map(each -> each.place().end()).orElse(at);
         }
         return new Splice(at, at, key, none -> frames.get(position).around(written(content)));
     }

@@ -2,6 +2,7 @@ package org.swaplane.format.xliff12;
 
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
+import org.swaplane.format.ElementPlace;
 
 /**
  * A {@code sub} within an inline tag: text of its own, such as the title of a link (XLIFF 1.2, section 2.5, sub).
@@ -9,10 +10,9 @@ import org.swaplane.content.Tag;
  * @param kind of the tag that it stands in
  * @param tag id of that tag
  * @param position 0-based among the sub-flows of that tag
- * @param start begin of its content in the file, UTF-16 units of the text
- * @param end end of its content
+ * @param place in the file
  */
-record SubContent(Tag.Kind kind, String tag, int position, Content content, long start, long end) {
+record SubContent(Tag.Kind kind, String tag, int position, Content content, ElementPlace place) {
     /** Whether both stand at the same place of the same tag. */
     boolean matches(SubContent other) {
         return kind == other.kind && tag.equals(other.tag) && position == other.position;

@@ -79,11 +79,8 @@ final class SubFlows {
                 target = with(target, flow.source(), written);
             } else if (!edit.target().equals(segments.get(flow.segment()).target())) {
                 flow.target()
-                        .ifPresent(place -> splices.add(new Splice(
-                                place.start(),
-                                place.end(),
-                                segments.get(flow.segment()).key(),
-                                raw -> written)));
+                        .ifPresent(there -> splices.add(there.place()
+                                .filledWith(segments.get(flow.segment()).key(), written)));
             }
         }
         return new SegmentEdit(parent.segment(), target, state, parent.lock());

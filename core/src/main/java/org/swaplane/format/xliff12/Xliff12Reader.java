@@ -25,10 +25,12 @@ import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
+import org.swaplane.format.ElementPlace;
 import org.swaplane.format.ElementText;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.Marks;
+import org.swaplane.format.StartTag;
 import org.swaplane.format.TagPlace;
 import org.swaplane.format.TargetDraft;
 import org.swaplane.format.TargetSlot;
@@ -250,11 +252,10 @@ final class Xliff12Reader extends XmlPass {
         unit.frames = new ArrayList<>();
         unit.subTargets = new HashMap<>();
         for (SubSegment each : unit.subSegments) {
+            ElementPlace place = each.place();
             unit.frames.add(new SegmentedUnit.Frame(
-                    recent.text(at, each.start()),
-                    recent.text(each.start(), each.contentStart()),
-                    recent.text(each.contentEnd(), each.end())));
-            at = each.end();
+                    recent.text(at, place.start()), new StartTag(recent.text(place.start(), place.contentStart()))));
+            at = place.end();
         }
         unit.tail = recent.text(at, Math.max(at, start()));
         // A target that is missing stands behind the seg-source.
@@ -289,7 +290,8 @@ final class Xliff12Reader extends XmlPass {
                     String mid = attribute("mid");
                     InlineReader inline = inline();
                     Content content = inline.read();
-                    found.add(new SubSegment(mid, content, start, contentStart, start(), end(), inline.subFlows()));
+                    ElementPlace place = new ElementPlace(start, contentStart, start(), end());
+                    found.add(new SubSegment(mid, content, place, inline.subFlows()));
                 } else {
                     depth++;
                 }

@@ -46,6 +46,14 @@ class SubFlowsTest {
     }
 
     @Test
+    void oneThatIsASingleTagInTheTargetIsOpened() throws IOException {
+        Rewriting file = unit(SOURCE + TARGET.replace("<sub>Der Pier</sub>", "<sub/>"));
+
+        assertThat(file.write(Rewriting.translated(1, "Kai")))
+                .isEqualTo(file.file().replace("title=\"<sub/>", "title=\"<sub>Kai</sub>"));
+    }
+
+    @Test
     void oneIsWrittenWithANewTargetAroundIt() throws IOException {
         Rewriting file = unit(SOURCE);
         SegmentEdit around = new SegmentEdit(0, parent(file), State.TRANSLATED);
