@@ -69,7 +69,7 @@ public final class ReviewView implements View {
         HBox.setHgrow(scroll, Priority.ALWAYS);
         split = Parts.styled(new HBox(scroll, side), "review-split");
         VBox.setVgrow(split, Priority.ALWAYS);
-        node = Parts.styled(new VBox(filterBar(), split, reading), "view");
+        node = Parts.styled(new VBox(titleBar(), filterBar(), split, reading), "view");
         VBox.setVgrow(reading, Priority.ALWAYS);
         read.setId("read-through");
         read.setFocusTraversable(false);
@@ -102,6 +102,16 @@ public final class ReviewView implements View {
         return row;
     }
 
+    private HBox titleBar() {
+        return Parts.row(
+                Parts.title("view.review"),
+                listed,
+                Parts.spacer(),
+                read,
+                openTarget,
+                Parts.button("clear-prefilled", "review.clear-prefilled", () -> clearPrefilled(false)));
+    }
+
     private HBox filterBar() {
         filter.setId("review-filter");
         filter.getItems().setAll(ReviewModel.Filter.values());
@@ -117,16 +127,8 @@ public final class ReviewView implements View {
         text.setPrefWidth(200);
         text.setOnAction(event -> bench.focusEditor());
         text.textProperty().addListener((property, before, now) -> applyFilter());
-        return Parts.row(
-                Parts.title("view.review"),
-                Parts.spacer(),
-                listed,
-                text,
-                part,
-                filter,
-                read,
-                openTarget,
-                Parts.button("clear-prefilled", "review.clear-prefilled", () -> clearPrefilled(false)));
+        HBox.setHgrow(text, Priority.ALWAYS);
+        return Parts.row(text, part, filter);
     }
 
     private void applyFilter() {

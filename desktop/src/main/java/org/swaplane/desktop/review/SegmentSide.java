@@ -120,8 +120,8 @@ final class SegmentSide extends ScrollPane {
                 switch (note.kind()) {
                     case GENERAL -> from;
                     case CONTEXT -> from.isEmpty() ? Strings.say("side.context") : from;
-                    case SOURCE -> Strings.say("side.about-source", from);
-                    case TARGET -> Strings.say("side.about-target", from);
+                    case SOURCE -> Strings.say("side.about-source", from).strip();
+                    case TARGET -> Strings.say("side.about-target", from).strip();
                     case TERM -> Strings.say("side.term");
                 };
         return note.priority() > 0 ? Strings.say("side.priority", caption, note.priority()) : caption;

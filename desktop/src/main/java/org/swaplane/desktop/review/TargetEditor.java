@@ -10,6 +10,7 @@ import javafx.geometry.NodeOrientation;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.text.TextFlow;
+import org.fxmisc.richtext.CharacterHit;
 import org.fxmisc.richtext.GenericStyledArea;
 import org.fxmisc.richtext.TextExt;
 import org.fxmisc.richtext.model.Paragraph;
@@ -24,6 +25,7 @@ import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.content.Text;
+import org.swaplane.desktop.text.LineShapes;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TagChip;
 import org.swaplane.desktop.text.TextLanguage;
@@ -55,6 +57,13 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
     private static void direct(TextFlow flow, String direction) {
         flow.setNodeOrientation(
                 direction.equals(RIGHT_TO_LEFT) ? NodeOrientation.RIGHT_TO_LEFT : NodeOrientation.LEFT_TO_RIGHT);
+        LineShapes.follow(flow);
+    }
+
+    /** Where the mouse hits a text; like shapes, places in right-to-left lines are counted from the right. */
+    @Override
+    public CharacterHit hit(double x, double y) {
+        return super.hit(paragraphDirection.isEmpty() ? x : getWidth() - x, y);
     }
 
     /** How the text that is loaded next is laid out. */

@@ -2,6 +2,8 @@ package org.swaplane.desktop.review;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import javafx.geometry.Bounds;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.StackPane;
@@ -13,7 +15,10 @@ import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
 import org.swaplane.content.Text;
+import org.swaplane.desktop.text.TextLanguage;
+import org.swaplane.document.Directions;
 import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
 
 class TargetEditorTest extends ApplicationTest {
     private static final Content SOURCE = Content.of(
@@ -89,5 +94,28 @@ class TargetEditorTest extends ApplicationTest {
         interact(() -> editor.insertTag(SOURCE.tags().get(2)));
 
         assertThat(written()).isEqualTo("Kai⟦2/⟧ 3");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"ar", "he", "de"})
+    void theCaretStandsWhereTheMouseHitsTheText(String language) {
+        interact(() -> editor.language(TextLanguage.of(language, Directions.Direction.BY_LANGUAGE)));
+        load(
+                language.equals("de")
+                        ? "Fähre nach Skarn"
+                        : language.equals("ar") ? "العبّارة إلى الميناء." : "המעבורת לנמל.");
+
+        for (int place : List.of(0, 3, editor.getLength())) {
+            interact(() -> editor.moveTo(place));
+            WaitForAsyncUtils.waitForFxEvents();
+            Bounds caret = editor.screenToLocal(editor.getCaretBounds().orElseThrow());
+
+            assertThat(editor.hit(caret.getCenterX(), caret.getCenterY()).getInsertionIndex())
+                    .isEqualTo(place);
+            boolean right = caret.getCenterX() > editor.getWidth() / 2;
+            if (place == 0) {
+                assertThat(right).isEqualTo(!language.equals("de"));
+            }
+        }
     }
 }
