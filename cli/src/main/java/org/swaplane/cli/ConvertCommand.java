@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import org.swaplane.convert.Conversion;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.task.Progress;
 import picocli.CommandLine.Command;
@@ -23,6 +24,9 @@ final class ConvertCommand implements Callable<Integer> {
     @Mixin
     private OutputOptions output;
 
+    @Mixin
+    private ReadingOptions reading;
+
     @Option(
             names = "--source",
             paramLabel = "LANG",
@@ -40,7 +44,9 @@ final class ConvertCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        Conversion conversion = new Conversion(FormatRegistry.ofInstalled(), sourceLanguage, targetLanguage, oldXliff);
+        FileOptions options =
+                FileOptions.ofLanguages(sourceLanguage, targetLanguage).with(reading.document());
+        Conversion conversion = new Conversion(FormatRegistry.ofInstalled(), options, oldXliff);
         output.write(conversion.writer(in, output.path(), Progress.NONE), in);
         return ExitStatus.ALL_WELL;
     }

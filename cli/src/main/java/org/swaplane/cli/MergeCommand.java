@@ -23,9 +23,17 @@ final class MergeCommand implements Callable<Integer> {
     @Mixin
     private OutputOptions output;
 
+    @Mixin
+    private ReadingOptions reading;
+
     @Override
     public Integer call() throws IOException {
-        Merge merge = new Merge(FormatRegistry.ofInstalled(), Source.of(document), Source.of(bilingual), Progress.NONE);
+        Merge merge = new Merge(
+                FormatRegistry.ofInstalled(),
+                Source.of(document),
+                reading.document(),
+                Source.of(bilingual),
+                Progress.NONE);
         output.write(merge::write, document, bilingual);
         merge.problems().forEach(System.out::println);
         return merge.problems().isEmpty() ? ExitStatus.ALL_WELL : ExitStatus.FOUND_SOMETHING;

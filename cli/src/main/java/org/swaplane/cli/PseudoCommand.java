@@ -23,14 +23,17 @@ final class PseudoCommand implements Callable<Integer> {
     @Mixin
     private OutputOptions output;
 
+    @Mixin
+    private ReadingOptions reading;
+
     @Option(names = "--target", paramLabel = "LANG", description = "Target language, where FILE does not name one.")
     private String targetLanguage = "";
 
     @Override
     public Integer call() throws IOException {
         FormatRegistry formats = FormatRegistry.ofInstalled();
-        BilingualFile bilingual =
-                formats.open(Source.of(file), FileOptions.ofLanguages("", targetLanguage), Progress.NONE);
+        BilingualFile bilingual = formats.open(
+                Source.of(file), FileOptions.ofLanguages("", targetLanguage).with(reading.document()), Progress.NONE);
         var edits = DryRun.withDefaults(formats).pseudoEdits(bilingual.document());
         output.write(out -> bilingual.write(edits, out, Progress.NONE), file);
         return ExitStatus.ALL_WELL;

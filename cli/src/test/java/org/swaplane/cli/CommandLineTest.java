@@ -217,6 +217,43 @@ class CommandLineTest {
     }
 
     @Test
+    void documentsAreReadAsAFileOfOptionsAndRulesSay() throws IOException {
+        Path page = Files.writeString(folder.resolve("page.xml"), "<p><a>Pier 3 is closed</a><b>keep</b></p>");
+        Path rules = Files.writeString(
+                folder.resolve("rules.its"),
+                "<its:rules xmlns:its='http://www.w3.org/2005/11/its' version='2.0'><its:translateRule selector='//b' translate='no'/></its:rules>");
+        Path reading = Files.writeString(
+                folder.resolve("reading.json"),
+                "{\"placeholders\":{\"off\":[],\"own\":[{\"name\":\"pier\",\"pattern\":\"Pier \\\\d\"}]}}");
+        Path xliff = folder.resolve("page.xml.xlf");
+        Path again = folder.resolve("again.xml");
+
+        int made = run(
+                "convert",
+                page,
+                "-o",
+                xliff,
+                "--source",
+                "en",
+                "--target",
+                "de",
+                "--its-rules",
+                rules,
+                "--reading",
+                reading);
+
+        assertThat(made).isZero();
+        assertThat(Files.readString(xliff)).contains("Pier 3</data>").doesNotContain("keep");
+        assertThat(run("merge", page, xliff, "-o", again, "--its-rules", rules, "--reading", reading))
+                .isZero();
+        assertThat(again).hasSameBinaryContentAs(page);
+        Files.writeString(reading, "{\"placeholder\":1}");
+        assertThat(run("convert", page, "-o", again, "--force", "--reading", reading))
+                .isEqualTo(2);
+        assertThat(complaint()).contains("reading.json").contains("placeholder").hasLineCount(1);
+    }
+
+    @Test
     void anUntouchedCopyBringsBackTheSameBytes() {
         Path copy = folder.resolve("review.docx");
         Path result = folder.resolve("result.xlf");

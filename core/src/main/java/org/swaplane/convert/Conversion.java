@@ -30,21 +30,18 @@ public final class Conversion {
     private static final Set<String> XLIFF = Set.of("xlf", "xliff");
 
     private final FormatRegistry formats;
-    private final String sourceLanguage;
-    private final String targetLanguage;
+    private final FileOptions options;
     private final boolean oldXliff;
 
-    /** Languages are BCP 47 codes that choose among several in the file, or say what the file does not; empty for neither. */
-    public Conversion(FormatRegistry formats, String sourceLanguage, String targetLanguage) {
-        this(formats, sourceLanguage, targetLanguage, false);
-    }
-
-    /** The same, new XLIFF files being of version 1.2 if {@code oldXliff}. */
-    public Conversion(FormatRegistry formats, String sourceLanguage, String targetLanguage, boolean oldXliff) {
-        this.oldXliff = oldXliff;
+    /**
+     * How files are read, and whether a new XLIFF file is of version 1.2 instead of 2.1.
+     *
+     * @param options its languages choose among several in the file, or say what the file does not; empty for neither
+     */
+    public Conversion(FormatRegistry formats, FileOptions options, boolean oldXliff) {
         this.formats = formats;
-        this.sourceLanguage = sourceLanguage;
-        this.targetLanguage = targetLanguage;
+        this.options = options;
+        this.oldXliff = oldXliff;
     }
 
     /**
@@ -56,7 +53,8 @@ public final class Conversion {
         Source source = Source.of(in);
         String from = extension(in);
         String to = extension(out);
-        boolean asItIs = sourceLanguage.isEmpty() && targetLanguage.isEmpty() && !oldXliff;
+        boolean asItIs =
+                options.sourceLanguage().isEmpty() && options.targetLanguage().isEmpty() && !oldXliff;
         boolean same = from.equals(to) || XLIFF.contains(from) && XLIFF.contains(to);
         if (same && asItIs) {
             read(source, from, progress);
@@ -92,9 +90,8 @@ public final class Conversion {
     private BilingualDocument read(Source source, String extension, Progress progress) throws IOException {
         // Only the name tells that a text is a table; one that has no pairs is a document.
         if (DELIMITED.contains(extension) && DelimitedText.hasPairs(source)) {
-            return DelimitedText.read(source, sourceLanguage, targetLanguage);
+            return DelimitedText.read(source, options.sourceLanguage(), options.targetLanguage());
         }
-        FileOptions options = FileOptions.ofLanguages(sourceLanguage, targetLanguage);
         return formats.open(source, options, progress).document();
     }
 
@@ -107,7 +104,7 @@ public final class Conversion {
         if (parts.stream().noneMatch(this::isChosen)) {
             throw new CannotProceedException(
                     name,
-                    "there is nothing from " + sourceLanguage + " to " + targetLanguage + " in it",
+                    "there is nothing from " + options.sourceLanguage() + " to " + options.targetLanguage() + " in it",
                     "it has " + pairs(document));
         }
         List<Segment> segments = document.segments().stream()
@@ -122,7 +119,8 @@ public final class Conversion {
     }
 
     private boolean isChosen(Part part) {
-        return isIn(part.sourceLanguage(), sourceLanguage) && isIn(part.targetLanguage(), targetLanguage);
+        return isIn(part.sourceLanguage(), options.sourceLanguage())
+                && isIn(part.targetLanguage(), options.targetLanguage());
     }
 
     private static boolean isIn(String language, String wanted) {

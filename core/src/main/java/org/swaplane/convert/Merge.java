@@ -20,6 +20,7 @@ import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.DocumentFile;
+import org.swaplane.format.DocumentOptions;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.SegmentEdit;
@@ -41,14 +42,21 @@ public final class Merge {
     private final DocumentFile document;
     private final String space;
 
+    /** Reads both, the original as by default. */
+    public Merge(FormatRegistry formats, Source original, Source bilingual, Progress progress) throws IOException {
+        this(formats, original, DocumentOptions.DEFAULT, bilingual, progress);
+    }
+
     /**
-     * Reads both.
+     * Reads both, the original by the options by which the bilingual file was made of it.
      *
      * @throws CannotProceedException when one cannot be read, or the first is no document
      */
-    public Merge(FormatRegistry formats, Source original, Source bilingual, Progress progress) throws IOException {
+    public Merge(FormatRegistry formats, Source original, DocumentOptions how, Source bilingual, Progress progress)
+            throws IOException {
         BilingualDocument translated = formats.open(bilingual, progress).document();
-        FileOptions options = FileOptions.ofLanguages(translated.sourceLanguage(), translated.targetLanguage());
+        FileOptions options = FileOptions.ofLanguages(translated.sourceLanguage(), translated.targetLanguage())
+                .with(how);
         space = WITHOUT_SPACES.matcher(translated.targetLanguage()).matches() ? "" : " ";
         Map<Integer, List<Segment>> there = byUnit(translated.segments());
         DocumentFile inSentences = open(formats, original, options, progress);

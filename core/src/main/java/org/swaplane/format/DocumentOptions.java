@@ -16,6 +16,7 @@ import org.swaplane.task.CannotProceedException;
  * @param encoding IANA name of the character encoding that it is read in; empty for the one that it states or seems to have
  * @param extras texts that are translated besides
  * @param selection which texts are translated at all
+ * @param itsRules ITS 2.0 rules in XML for documents in XML that do not hold their own; may be empty
  * @param cuts where a reviewer cut units, by their ids: begins of all segments but the first, in UTF-16 units of the unit's plain text
  * @param fonts fonts in the translated document by those of the original; {@code *} for all others
  */
@@ -26,9 +27,10 @@ public record DocumentOptions(
         Selection selection,
         PlaceholderRules placeholders,
         Map<String, String> fonts,
+        String itsRules,
         Map<String, List<Integer>> cuts) {
     public static final DocumentOptions DEFAULT =
-            new DocumentOptions("", "", Set.of(), Selection.ALL, PlaceholderRules.DEFAULT, Map.of(), Map.of());
+            new DocumentOptions("", "", Set.of(), Selection.ALL, PlaceholderRules.DEFAULT, Map.of(), "", Map.of());
 
     private static final ObjectMapper JSON = new ObjectMapper();
 
@@ -39,51 +41,56 @@ public record DocumentOptions(
         selection = selection == null ? Selection.ALL : selection;
         placeholders = placeholders == null ? PlaceholderRules.DEFAULT : placeholders;
         fonts = fonts == null ? Map.of() : Map.copyOf(fonts);
+        itsRules = itsRules == null ? "" : itsRules;
         cuts = cuts == null ? Map.of() : Map.copyOf(cuts);
     }
 
     public DocumentOptions withFormat(String other) {
-        return new DocumentOptions(other, encoding, extras, selection, placeholders, fonts, cuts);
+        return new DocumentOptions(other, encoding, extras, selection, placeholders, fonts, itsRules, cuts);
     }
 
     public DocumentOptions withEncoding(String other) {
-        return new DocumentOptions(format, other, extras, selection, placeholders, fonts, cuts);
+        return new DocumentOptions(format, other, extras, selection, placeholders, fonts, itsRules, cuts);
     }
 
     public DocumentOptions with(Set<Extra> others) {
-        return new DocumentOptions(format, encoding, others, selection, placeholders, fonts, cuts);
+        return new DocumentOptions(format, encoding, others, selection, placeholders, fonts, itsRules, cuts);
     }
 
     public DocumentOptions with(Selection other) {
-        return new DocumentOptions(format, encoding, extras, other, placeholders, fonts, cuts);
+        return new DocumentOptions(format, encoding, extras, other, placeholders, fonts, itsRules, cuts);
     }
 
     public DocumentOptions with(PlaceholderRules others) {
-        return new DocumentOptions(format, encoding, extras, selection, others, fonts, cuts);
+        return new DocumentOptions(format, encoding, extras, selection, others, fonts, itsRules, cuts);
     }
 
     public DocumentOptions withFonts(Map<String, String> others) {
-        return new DocumentOptions(format, encoding, extras, selection, placeholders, others, cuts);
+        return new DocumentOptions(format, encoding, extras, selection, placeholders, others, itsRules, cuts);
+    }
+
+    public DocumentOptions withItsRules(String others) {
+        return new DocumentOptions(format, encoding, extras, selection, placeholders, fonts, others, cuts);
     }
 
     /** The same with this unit cut so. */
     public DocumentOptions withCut(String unit, List<Integer> starts) {
         Map<String, List<Integer>> all = new HashMap<>(cuts);
         all.put(unit, List.copyOf(starts));
-        return new DocumentOptions(format, encoding, extras, selection, placeholders, fonts, all);
+        return new DocumentOptions(format, encoding, extras, selection, placeholders, fonts, itsRules, all);
     }
 
     /** The same, no unit being cut by hand. */
     public DocumentOptions uncut() {
-        return new DocumentOptions(format, encoding, extras, selection, placeholders, fonts, Map.of());
+        return new DocumentOptions(format, encoding, extras, selection, placeholders, fonts, itsRules, Map.of());
     }
 
     /** What holds for other documents of the kind as well. */
     public DocumentOptions forOthers() {
-        return new DocumentOptions("", "", extras, selection, placeholders, fonts, Map.of());
+        return new DocumentOptions("", "", extras, selection, placeholders, fonts, itsRules, Map.of());
     }
 
-    /** As JSON, for the lane's database. */
+    /** As JSON, for the lane's database and for the command line. */
     public String toJson() {
         try {
             return equals(DEFAULT) ? "" : JSON.writeValueAsString(this);
@@ -105,7 +112,7 @@ public record DocumentOptions(
             throw new CannotProceedException(
                     name,
                     "these are no options for documents: " + e.getOriginalMessage(),
-                    "open the lane with the version of Swap Lane that wrote them");
+                    "correct it there; in a lane, open it with the version of Swap Lane that wrote it");
         }
     }
 }

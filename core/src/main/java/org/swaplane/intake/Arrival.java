@@ -55,9 +55,9 @@ public record Arrival(
         return new Arrival(source, role, other, file, counts, repetitions, returned, problem);
     }
 
-    /** Only kept, whatever it could be. */
-    public Arrival asReference() {
-        return unread(source, Role.REFERENCE, options, "");
+    /** Only kept, as terms or for reference, whatever it could be. */
+    public Arrival keptAs(Role other) {
+        return unread(source, other, options, "");
     }
 
     /** The document of a file that was read. */

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
@@ -20,6 +21,7 @@ import org.swaplane.document.Segment;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.DocumentFile;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.Head;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.format.table.DocxReviewCopy;
@@ -35,6 +37,9 @@ public final class Arrivals {
             Set.of("png", "jpg", "jpeg", "gif", "svg", "webp", "tif", "tiff", "bmp");
     private static final Set<String> REFERENCES =
             Set.of("pdf", "doc", "xls", "ppt", "rtf", "odt", "ods", "odp", "eml", "msg");
+
+    /** The root of a TBX file, of both dialects (ISO 30042). */
+    private static final Pattern TERM_LIST = Pattern.compile("^[^<]*(?:<[?!][^>]*>[^<]*)*<(?:martif|tbx)[\\s/>]");
 
     private final Lane lane;
     private final FileOptions options;
@@ -127,13 +132,13 @@ public final class Arrivals {
     private Arrival read(Source source, FileOptions how, Progress progress) {
         String name = source.name().toLowerCase(Locale.ROOT);
         String extension = name.substring(name.lastIndexOf('.') + 1);
-        if (extension.equals("tbx")) {
-            return Arrival.unread(source, Role.TERMS, how, "");
-        }
         if (PICTURES.contains(extension)) {
             return Arrival.unread(source, Role.PICTURE, how, "");
         }
         try {
+            if (TERM_LIST.matcher(Head.of(source).text()).find()) {
+                return Arrival.unread(source, Role.TERMS, how, "");
+            }
             if (DocxReviewCopy.isOurs(source)) {
                 return returned(how, new BringBack(lane).read(source));
             }

@@ -15,6 +15,7 @@ import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
@@ -44,8 +45,9 @@ class ConversionTest {
 
     private Path convert(Path in, String name, String source, String target) throws IOException {
         Path out = folder.resolve(name);
-        NewFile.Writer writer =
-                new Conversion(FormatRegistry.ofInstalled(), source, target).writer(in, out, Progress.NONE);
+        NewFile.Writer writer = new Conversion(
+                        FormatRegistry.ofInstalled(), FileOptions.ofLanguages(source, target), false)
+                .writer(in, out, Progress.NONE);
         NewFile.write(out, false, writer);
         return out;
     }
@@ -87,7 +89,7 @@ class ConversionTest {
     @Test
     void theOlderXliffHasThePairsWithTheirTagsAndStates() throws IOException {
         Path out = folder.resolve("older.xlf");
-        Conversion older = new Conversion(FormatRegistry.ofInstalled(), "", "", true);
+        Conversion older = new Conversion(FormatRegistry.ofInstalled(), FileOptions.ofLanguages("", ""), true);
 
         NewFile.write(out, true, older.writer(convert(xliff, "between.tmx"), out, Progress.NONE));
 

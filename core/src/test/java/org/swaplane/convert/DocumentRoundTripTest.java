@@ -84,7 +84,11 @@ class DocumentRoundTripTest {
     void throughXliffItIsTheSame(String name, boolean old) throws IOException {
         Path document = document(name);
         Path xliff = folder.resolve(name + ".xlf");
-        NewFile.write(xliff, false, new Conversion(formats, "en", "de", old).writer(document, xliff, Progress.NONE));
+        NewFile.write(
+                xliff,
+                false,
+                new Conversion(formats, FileOptions.ofLanguages("en", "de"), old)
+                        .writer(document, xliff, Progress.NONE));
 
         byte[] answer = written(formats.open(Source.of(xliff), Progress.NONE));
         Merge merge = new Merge(formats, Source.of(document), Source.of(name + ".xlf", answer), Progress.NONE);

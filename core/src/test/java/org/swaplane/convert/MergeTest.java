@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
@@ -27,7 +28,10 @@ class MergeTest {
         Path json = Files.writeString(folder.resolve("a.json"), JSON);
         Path out = folder.resolve("a.json.xlf");
         NewFile.write(
-                out, true, new Conversion(FormatRegistry.ofInstalled(), "en", "de").writer(json, out, Progress.NONE));
+                out,
+                true,
+                new Conversion(FormatRegistry.ofInstalled(), FileOptions.ofLanguages("en", "de"), false)
+                        .writer(json, out, Progress.NONE));
         String xliff = Files.readString(out);
         for (String word : new String[] {"Leave <ph id=\"1\" dataRef=\"d1\"/>.", "Now!", "Stay"}) {
             xliff = xliff.replace(
@@ -66,7 +70,7 @@ class MergeTest {
     void theOlderXliffDoesTheSame() throws IOException {
         Path json = Files.writeString(folder.resolve("a.json"), JSON);
         Path out = folder.resolve("a.json.xlf");
-        Conversion older = new Conversion(FormatRegistry.ofInstalled(), "en", "de", true);
+        Conversion older = new Conversion(FormatRegistry.ofInstalled(), FileOptions.ofLanguages("en", "de"), true);
         NewFile.write(out, true, older.writer(json, out, Progress.NONE));
         String xliff = Files.readString(out);
 

@@ -80,7 +80,7 @@ class ArrivalsTest {
                 "../../h.properties", text("k=Up\n"),
                 "__MACOSX/._page.html", text("x"),
                 ".DS_Store", text("x")));
-        entries.put("t.tbx", text("<martif/>"));
+        entries.put("terms.xml", text("<martif/>"));
         Path zip = zip(entries);
 
         List<Arrival> arrivals = read(FileOptions.ofLanguages("en", "de"), zip);
@@ -95,7 +95,7 @@ class ArrivalsTest {
                         tuple("d.tmx", Role.MEMORY),
                         tuple("e.png", Role.PICTURE),
                         tuple("f.pdf", Role.REFERENCE),
-                        tuple("t.tbx", Role.TERMS),
+                        tuple("terms.xml", Role.TERMS),
                         tuple("g.docx", Role.RETURNED));
         assertThat(arrivals).filteredOn(each -> each.role() == Role.UNREADABLE).allMatch(each -> each.problem()
                 .startsWith("c.json:1:"));

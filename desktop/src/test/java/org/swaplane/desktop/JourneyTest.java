@@ -31,7 +31,6 @@ import org.swaplane.check.Finding;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.demo.DemoReviewer;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.session.Message;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.document.State;
 import org.swaplane.format.FormatRegistry;
@@ -258,20 +257,18 @@ class JourneyTest extends ApplicationTest {
         for (int i = 0; i < broken.size(); i++) {
             Path file = Files.write(
                     folder.resolve("broken" + i + ".xlf"), broken.get(i).getBytes(StandardCharsets.ISO_8859_1));
-            interact(session::dismissMessage);
             interact(() -> session.intakes().receive(List.of(file)));
-            waitUntil(() -> session.messageProperty().get() != null);
+            waitUntil(() -> session.intakes().property().get() != null && idle());
 
-            Message message = session.messageProperty().get();
-            assertThat(message.tone()).isEqualTo(Message.Tone.FAILED);
-            assertThat(message.text())
+            assertThat(lookup("#intake-problems").queryAs(Label.class).getText())
                     .startsWith("broken" + i + ".xlf")
                     .contains("; ")
                     .doesNotContain("\n");
-            assertThat(lookup("#message").queryAs(Label.class).getText()).isEqualTo(message.text());
+            assertThat(lookup("#accept-intake").queryAs(Button.class).isDisabled())
+                    .isTrue();
+            press("leave-intake");
         }
         assertThat(session.lane().tracks()).isEmpty();
-        assertThat(session.intakes().property().get()).isNull();
     }
 
     private int waitingSegments(String name) {

@@ -13,38 +13,44 @@ import javax.xml.xpath.XPathExpressionException;
 import javax.xml.xpath.XPathFactory;
 import org.swaplane.format.Selection;
 import org.w3c.dom.Attr;
+import org.w3c.dom.Document;
 import org.w3c.dom.Element;
 import org.w3c.dom.Node;
 import org.w3c.dom.NodeList;
 
 /**
- * What the rules of a document say of its nodes (ITS 2.0, sections 8.1 Translate, 8.2 Localization Note, 8.8 Elements Within Text): those in an
- * {@code its:rules} element of the document, then its local attributes, then what the reviewer pointed at.
+ * What the rules of a document say of its nodes (ITS 2.0, sections 8.1 Translate, 8.2 Localization Note, 8.8 Elements Within Text): those of a file
+ * of rules, those in an {@code its:rules} element of the document, then its local attributes, then what the reviewer pointed at.
  */
 final class ItsRules {
     static final String NAMESPACE = "http://www.w3.org/2005/11/its";
 
+    private final Document document;
     private final Selection selection;
     private final Map<Node, Boolean> translate = new HashMap<>();
     private final Map<Node, String> withinText = new HashMap<>();
     private final Map<Node, String> notes = new HashMap<>();
     private final List<String> faults = new ArrayList<>();
 
-    private ItsRules(Selection selection) {
+    /** No rules yet, for {@code tree}. */
+    ItsRules(PlacedTree tree, Selection selection) {
+        this.document = tree.document();
         this.selection = selection;
     }
 
-    static ItsRules in(PlacedTree tree, Selection selection) {
-        ItsRules rules = new ItsRules(selection);
-        NodeList sets = tree.document().getElementsByTagNameNS(NAMESPACE, "rules");
+    /** The rules in {@code holder}, which may be the document itself; later ones win (section 5.5). */
+    void addAll(PlacedTree holder) {
+        NodeList sets = holder.document().getElementsByTagNameNS(NAMESPACE, "rules");
+        if (sets.getLength() == 0 && holder.document() != document) {
+            faults.add("there is no its:rules element in the rules that were given");
+        }
         for (int i = 0; i < sets.getLength(); i++) {
             for (Node rule = sets.item(i).getFirstChild(); rule != null; rule = rule.getNextSibling()) {
                 if (rule instanceof Element element) {
-                    rules.add(element);
+                    add(element);
                 }
             }
         }
-        return rules;
     }
 
     /** What is wrong with the rules themselves. */
@@ -74,8 +80,7 @@ final class ItsRules {
         xpath.setNamespaceContext(new Prefixes(rule));
         List<Node> nodes = new ArrayList<>();
         try {
-            NodeList found = (NodeList)
-                    xpath.evaluate(rule.getAttribute("selector"), rule.getOwnerDocument(), XPathConstants.NODESET);
+            NodeList found = (NodeList) xpath.evaluate(rule.getAttribute("selector"), document, XPathConstants.NODESET);
             for (int i = 0; i < found.getLength(); i++) {
                 nodes.add(found.item(i));
             }

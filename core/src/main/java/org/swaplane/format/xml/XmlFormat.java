@@ -3,6 +3,7 @@ package org.swaplane.format.xml;
 import java.io.IOException;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
+import org.swaplane.format.DocumentOptions;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.Head;
@@ -21,10 +22,19 @@ public final class XmlFormat implements BilingualFormat {
         return head.extension().equals("xml");
     }
 
+    private static ItsRules rules(PlacedTree tree, DocumentOptions options) {
+        ItsRules rules = new ItsRules(tree, options.selection());
+        if (!options.itsRules().isBlank()) {
+            rules.addAll(PlacedTree.read("ITS rules", options.itsRules(), Progress.NONE));
+        }
+        rules.addAll(tree);
+        return rules;
+    }
+
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
         EncodedText text = EncodedText.of(source);
         PlacedTree tree = PlacedTree.read(source.name(), text.readAll(), progress);
-        return new TextFinder(tree, ItsRules.in(tree, options.document().selection()), text, options).read();
+        return new TextFinder(tree, rules(tree, options.document()), text, options).read();
     }
 }

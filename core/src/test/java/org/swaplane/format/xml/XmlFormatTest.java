@@ -50,6 +50,21 @@ class XmlFormatTest {
     }
 
     @Test
+    void rulesOfAFileOfTheirOwnHoldAndThoseInTheDocumentWin() throws IOException {
+        String rules = "<its:rules xmlns:its='http://www.w3.org/2005/11/its' xmlns:head='urn:x' version='2.0'>"
+                + "<its:translateRule selector='//head:title' translate='no'/>"
+                + "<its:translateRule selector='//code' translate='yes'/></its:rules>";
+        DocumentSample sample = choosing();
+
+        assertThat(sample.with(sample.options().with(DocumentOptions.DEFAULT.withItsRules(rules)))
+                        .extracted())
+                .containsExactly(
+                        "para 1: Press ⟦1/⟧ or ⟦2⟧call⟦/2⟧⟦3/⟧ now.",
+                        "footnote 1: Free of ⟦1⟧charge⟦/1⟧.",
+                        "menu/label 1: Piers & quays");
+    }
+
+    @Test
     void aBrokenSelectorIsListedAndTheOtherRulesHold() throws IOException {
         assertThat(choosing().open().document().problems())
                 .extracting(Problem::message)

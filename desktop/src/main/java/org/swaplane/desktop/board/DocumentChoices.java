@@ -28,7 +28,8 @@ import org.swaplane.intake.Arrival;
 
 /** How one of the files that wait is read: as what, in which encoding, which of its texts, with which placeholders and fonts. */
 final class DocumentChoices extends VBox {
-    private static final String REFERENCE = "reference";
+    private static final Map<String, Arrival.Role> KEPT =
+            Map.of("terms", Arrival.Role.TERMS, "reference", Arrival.Role.REFERENCE);
     private static final List<String> ENCODINGS = List.of(
             "",
             "UTF-8",
@@ -77,6 +78,9 @@ final class DocumentChoices extends VBox {
     private final TextArea fonts = lines("document-fonts");
     private final PlaceholderChoices placeholders = new PlaceholderChoices();
     private final VBox selectionPart = Parts.column(Parts.heading("document.selection"), selectionHint, selection);
+    private final TextArea itsRules = lines("document-its-rules");
+    private final VBox itsPart = Parts.column(
+            Parts.heading("document.its-rules"), Parts.quiet(Strings.say("document.its-rules-hint")), itsRules);
     private final VBox fontsPart =
             Parts.column(Parts.heading("document.fonts"), Parts.quiet(Strings.say("document.fonts-hint")), fonts);
     private final VBox all;
@@ -87,7 +91,7 @@ final class DocumentChoices extends VBox {
         getStyleClass().add("column");
         List<String> formats = new ArrayList<>(List.of(""));
         formats.addAll(session.lane().formats().ids());
-        formats.add(REFERENCE);
+        KEPT.keySet().stream().sorted().forEach(formats::add);
         readAs = Choice.of("document-format", formats, DocumentChoices::formatName);
         encoding = Choice.of(
                 "document-encoding", ENCODINGS, name -> name.isEmpty() ? Strings.say("document.encoding-found") : name);
@@ -107,6 +111,7 @@ final class DocumentChoices extends VBox {
                 corrected,
                 extrasRow,
                 selectionPart,
+                itsPart,
                 placeholders,
                 fontsPart,
                 Parts.row(Parts.button("read-again", "document.read-again", this::readAgain)));
@@ -116,9 +121,7 @@ final class DocumentChoices extends VBox {
     }
 
     private static String formatName(String id) {
-        return id.isEmpty()
-                ? Strings.say("document.as-found")
-                : id.equals(REFERENCE) ? Strings.say("role.reference") : id;
+        return id.isEmpty() ? Strings.say("document.as-found") : KEPT.containsKey(id) ? Strings.say("role." + id) : id;
     }
 
     private static TextArea lines(String id) {
@@ -139,7 +142,11 @@ final class DocumentChoices extends VBox {
         shown = arrival;
         String format = arrival.file().map(file -> file.document().format()).orElse("");
         DocumentOptions options = arrival.options().document();
-        readAs.setValue(arrival.role() == Arrival.Role.REFERENCE ? REFERENCE : options.format());
+        readAs.setValue(KEPT.entrySet().stream()
+                .filter(each -> each.getValue() == arrival.role())
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElse(options.format()));
         encoding.setValue(options.encoding());
         encoding.setDisable(OFFICE.contains(format));
         Set<Extra> possible = EXTRAS.getOrDefault(format, Set.of());
@@ -153,6 +160,8 @@ final class DocumentChoices extends VBox {
             selectionHint.setText(Strings.say("selection." + format));
         }
         selection.setText(String.join("\n", options.selection().patterns()));
+        Parts.showIf(itsPart, format.equals("xml"));
+        itsRules.setText(options.itsRules());
         Parts.showIf(placeholders, WITH_PLACEHOLDERS.contains(format));
         placeholders.show(options.placeholders(), arrival);
         Parts.showIf(fontsPart, OFFICE.contains(format));
@@ -163,8 +172,8 @@ final class DocumentChoices extends VBox {
     }
 
     private void readAgain() {
-        if (readAs.getValue().equals(REFERENCE)) {
-            session.intakes().keepAsReference(shown);
+        if (KEPT.containsKey(readAs.getValue())) {
+            session.intakes().keep(shown, KEPT.get(readAs.getValue()));
             return;
         }
         DocumentOptions options = options();
@@ -184,6 +193,7 @@ final class DocumentChoices extends VBox {
                 new Selection(selection.getText().lines().toList()),
                 placeholders.rules(),
                 fontTable(),
+                itsRules.getText().strip(),
                 shown.options().document().cuts());
     }
 

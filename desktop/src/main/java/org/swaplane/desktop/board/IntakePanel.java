@@ -106,7 +106,10 @@ final class IntakePanel extends VBox {
         if (arrival == null || waiting == null) {
             return;
         }
-        name.setText(Strings.say("intake.title", arrival.source().name()));
+        boolean unreadable = arrival.role() == Arrival.Role.UNREADABLE;
+        name.setText(Strings.say(
+                unreadable ? "intake.title-unreadable" : "intake.title",
+                arrival.source().name()));
         boolean isTrack = arrival.role().isTrack();
         List.of(facts, parts, foreign).forEach(node -> Parts.showIf(node, isTrack));
         Parts.showIf(look, arrival.role() == Arrival.Role.RETURNED);

@@ -74,8 +74,6 @@ public final class Intakes {
     private void showArrived(List<Arrival> arrived) {
         if (arrived.size() == 1 && arrived.get(0).returned().isPresent()) {
             session.bringBack(arrived.get(0).returned().orElseThrow());
-        } else if (arrived.size() == 1 && arrived.get(0).role() == Arrival.Role.UNREADABLE) {
-            session.say(Message.Tone.FAILED, arrived.get(0).problem());
         } else {
             intake.set(arrived.isEmpty() ? null : new Intake(arrived));
             session.viewProperty().set(ViewId.BOARD);
@@ -93,10 +91,10 @@ public final class Intakes {
                         intake::set);
     }
 
-    /** Only keeps this one of the files that wait, whatever it could be. */
-    public void keepAsReference(Arrival arrival) {
+    /** Only keeps this one of the files that wait, as terms or for reference, whatever it could be. */
+    public void keep(Arrival arrival, Arrival.Role role) {
         intake.set(new Intake(intake.get().arrivals().stream()
-                .map(each -> each == arrival ? each.asReference() : each)
+                .map(each -> each == arrival ? each.keptAs(role) : each)
                 .toList()));
     }
 
