@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.zip.ZipException;
+import org.apache.commons.compress.archivers.zip.UnsupportedZipFeatureException;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipArchiveInputStream;
 import org.swaplane.task.CannotProceedException;
@@ -48,6 +49,15 @@ public final class SafeZip {
                     found.putIfAbsent(entry.getName(), content);
                 }
             }
+        } catch (UnsupportedZipFeatureException e) {
+            if (e.getFeature() == UnsupportedZipFeatureException.Feature.ENCRYPTION) {
+                throw new CannotProceedException(
+                        new CannotProceedException.Place(source.name(), 0, 0),
+                        "the archive is encrypted",
+                        "ask the sender for it without a password",
+                        e);
+            }
+            throw broken(source, e);
         } catch (ZipException | java.io.EOFException e) {
             throw broken(source, e);
         } catch (IOException e) {

@@ -47,4 +47,14 @@ class SafeZipTest {
                 .isInstanceOf(CannotProceedException.class)
                 .hasMessageContaining("broken or cut off");
     }
+
+    @Test
+    void anEncryptedZipIsSaidToBeOne() throws IOException {
+        byte[] file = zip(1);
+        file[6] |= 1; // the flag of the first entry
+
+        assertThatThrownBy(() -> SafeZip.read(Source.of("a.docx", file), Set.of("part0.xml")))
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessage("a.docx: the archive is encrypted; ask the sender for it without a password");
+    }
 }
