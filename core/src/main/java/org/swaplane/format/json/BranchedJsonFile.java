@@ -18,6 +18,7 @@ import org.swaplane.document.State;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.Message;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Splice;
 import org.swaplane.format.SplicedCopy;
@@ -37,6 +38,22 @@ final class BranchedJsonFile implements StatelessFile {
     private final LanguageBranches branches;
     private final JsonSyntax syntax;
     private final BilingualDocument document;
+    private final List<Place> places = new ArrayList<>();
+
+    /** A text of the file, and the index of its first segment; a message has one for each of its variants besides. */
+    private record Place(Pair pair, Optional<PairedMessage> message, int first) {
+        private List<Content> targets(List<Segment> all) {
+            int count = message.map(paired -> paired.texts().size()).orElse(1);
+            return all.subList(first, first + count).stream()
+                    .map(Segment::target)
+                    .toList();
+        }
+
+        private String written(List<Content> targets, JsonSyntax syntax) {
+            return message.map(paired -> syntax.escaped(paired.written(targets)))
+                    .orElseGet(() -> syntax.written(targets.get(0)));
+        }
+    }
 
     BranchedJsonFile(EncodedText text, String all, LanguageBranches branches, JsonSyntax syntax, FileOptions options) {
         this.text = text;
@@ -46,23 +63,36 @@ final class BranchedJsonFile implements StatelessFile {
         PlaceholderTags placeholders = options.placeholderTags();
         List<Segment> segments = new ArrayList<>();
         for (Pair pair : branches.pairs()) {
-            Content target = pair.target()
-                    .map(there -> placeholders.tagged(there.value()))
-                    .orElse(Content.EMPTY);
-            segments.add(new Segment(
-                    pair.path(),
-                    0,
-                    pair.path(),
-                    placeholders.tagged(pair.source().value()),
-                    target,
-                    target.isEmpty() ? State.INITIAL : State.TRANSLATED,
-                    "",
-                    Lock.NONE,
-                    About.NOTHING));
+            Optional<PairedMessage> message = message(pair, placeholders);
+            places.add(new Place(pair, message, segments.size()));
+            if (message.isPresent()) {
+                message.get().texts().stream()
+                        .map(each -> segment(pair, each.name(), each.source(), each.target()))
+                        .forEach(segments::add);
+            } else {
+                Content target = pair.target()
+                        .map(there -> placeholders.tagged(there.value()))
+                        .orElse(Content.EMPTY);
+                segments.add(segment(pair, "", placeholders.tagged(pair.source().value()), target));
+            }
         }
         Part part = new Part(text.source().name(), options.sourceLanguage(), options.targetLanguage(), List.of());
         this.document =
                 new BilingualDocument("json", text.encoding().label(), List.of(part), segments, List.of(), List.of());
+    }
+
+    private static Optional<PairedMessage> message(Pair pair, PlaceholderTags placeholders) {
+        Optional<Message> source = Message.of(pair.source().value(), placeholders, false);
+        Optional<Message> target = pair.target().flatMap(there -> Message.of(there.value(), placeholders, false));
+        boolean otherwise = target.isEmpty()
+                && pair.target().filter(there -> !there.value().isEmpty()).isPresent();
+        return source.isEmpty() || otherwise ? Optional.empty() : PairedMessage.of(source.get(), target);
+    }
+
+    private static Segment segment(Pair pair, String name, Content source, Content target) {
+        State state = target.isEmpty() ? State.INITIAL : State.TRANSLATED;
+        return new Segment(
+                pair.path() + name, 0, pair.path() + name, source, target, state, "", Lock.NONE, About.NOTHING);
     }
 
     @Override
@@ -74,12 +104,19 @@ final class BranchedJsonFile implements StatelessFile {
     public void write(List<SegmentEdit> edits, OutputStream out, Progress progress) throws IOException {
         List<Splice> splices = new ArrayList<>();
         Map<JsonTree, String> missing = new HashMap<>();
-        for (SegmentEdit edit : edits) {
-            Pair pair = branches.pairs().get(edit.segment());
-            String written = syntax.written(edit.target());
-            if (edit.target().equals(document.segments().get(edit.segment()).target())) {
+        Map<Integer, Content> targets = new HashMap<>();
+        edits.forEach(edit -> targets.put(edit.segment(), edit.target()));
+        for (Place place : places) {
+            Pair pair = place.pair();
+            List<Content> before = place.targets(document.segments());
+            List<Content> now = new ArrayList<>();
+            for (int i = 0; i < before.size(); i++) {
+                now.add(targets.getOrDefault(place.first() + i, before.get(i)));
+            }
+            if (now.equals(before)) {
                 continue;
             }
+            String written = place.written(now, syntax);
             pair.target()
                     .ifPresentOrElse(
                             there -> splices.add(

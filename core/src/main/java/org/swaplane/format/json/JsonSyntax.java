@@ -21,7 +21,7 @@ record JsonSyntax(boolean ascii) implements UnitSyntax {
         return content -> escaped(message.syntax().written(content));
     }
 
-    private String escaped(String value) {
+    String escaped(String value) {
         String quoted = new String(JsonStringEncoder.getInstance().quoteAsString(value));
         if (!ascii) {
             return quoted;

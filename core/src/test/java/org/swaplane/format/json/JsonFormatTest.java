@@ -93,6 +93,24 @@ class JsonFormatTest {
         assertThat(branched(file)).isEqualTo(file);
     }
 
+    private static final String PIERS = "{n, plural, one {One pier of {n}} other {# piers}}";
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
+            {"en": "MESSAGE"}                               | Ein   | # Kais | {"en": "MESSAGE","de": "{n, plural, one {Ein} other {# Kais}}"}
+            {"en": "MESSAGE", "de": ""}                     | Ein   |        | {"en": "MESSAGE", "de": "{n, plural, one {Ein} other {# piers}}"}
+            {"en": "MESSAGE", "de": "{n,plural,one{A}other{B}}"} |  | Kais   | {"en": "MESSAGE", "de": "{n, plural, one {A} other {Kais}}"}
+            {"en": "MESSAGE", "de": "{n,plural,other{B}}"}  | Kais  |        | {"en": "MESSAGE", "de": "Kais"}
+            """)
+    void eachVariantOfAMessageIsATextInABranchToo(String file, String first, String second, String written)
+            throws IOException {
+        String whole = file.replace("MESSAGE", PIERS);
+
+        assertThat(branched(whole, first == null ? "" : first, second == null ? "" : second))
+                .isEqualTo(written.replace("MESSAGE", PIERS));
+        assertThat(branched(whole)).isEqualTo(whole);
+    }
+
     @Test
     void namesThatOnlyLookLikeLanguagesMakeNoBranch() throws IOException {
         DocumentSample sample = DocumentSample.of("a.json", "{\"en\": \"One\", \"title\": \"Two\"}");
