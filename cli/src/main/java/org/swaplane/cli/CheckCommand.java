@@ -24,7 +24,7 @@ final class CheckCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        return files.run(this::check);
+        return files.runOnDocuments(this::check);
     }
 
     private boolean check(Path file, BilingualDocument document, Map<String, Object> report) {

@@ -24,11 +24,26 @@ final class FileReports {
 
     /** Says what there is to say of a file, and whether something was found. */
     interface Reporter {
+        boolean report(Path file, Map<String, Object> report) throws IOException;
+    }
+
+    /** The same of a file that is read as it is. */
+    interface DocumentReporter {
         boolean report(Path file, BilingualDocument document, Map<String, Object> report) throws IOException;
     }
 
     boolean json() {
         return json;
+    }
+
+    /** Reads every file and reports on it; returns the exit status. */
+    int runOnDocuments(DocumentReporter reporter) throws IOException {
+        return run((file, report) -> {
+            BilingualDocument document = FormatRegistry.ofInstalled()
+                    .open(Source.of(file), Progress.NONE)
+                    .document();
+            return reporter.report(file, document, report);
+        });
     }
 
     /** Reports on every file; returns the exit status. */
@@ -39,10 +54,7 @@ final class FileReports {
             Map<String, Object> report = new LinkedHashMap<>();
             report.put("path", file.toString());
             try {
-                BilingualDocument document = FormatRegistry.ofInstalled()
-                        .open(Source.of(file), Progress.NONE)
-                        .document();
-                boolean found = reporter.report(file, document, report);
+                boolean found = reporter.report(file, report);
                 status = Math.max(status, found ? ExitStatus.FOUND_SOMETHING : ExitStatus.ALL_WELL);
             } catch (CannotProceedException | IOException e) {
                 report.put("error", SwapLane.message(e));

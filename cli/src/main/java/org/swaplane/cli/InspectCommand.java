@@ -23,7 +23,7 @@ final class InspectCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        return files.run(this::describe);
+        return files.runOnDocuments(this::describe);
     }
 
     private boolean describe(Path file, BilingualDocument document, Map<String, Object> report) {

@@ -26,6 +26,7 @@ import picocli.CommandLine.ScopeType;
             ScreenshotsCommand.class,
             InspectCommand.class,
             PseudoCommand.class,
+            ProveCommand.class,
             CheckCommand.class,
             ConvertCommand.class,
             MergeCommand.class,

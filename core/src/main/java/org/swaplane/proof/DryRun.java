@@ -2,19 +2,18 @@ package org.swaplane.proof;
 
 import static org.swaplane.wording.Wording.say;
 
-import java.io.BufferedInputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.OutputStream;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import javax.xml.XMLConstants;
-import javax.xml.parsers.ParserConfigurationException;
-import javax.xml.parsers.SAXParserFactory;
 import org.swaplane.content.Content;
+import org.swaplane.content.Run;
+import org.swaplane.content.Text;
 import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
@@ -25,80 +24,113 @@ import org.swaplane.format.DocumentFile;
 import org.swaplane.format.DocumentFile.WrittenUnit;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
-import org.swaplane.format.Head;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Source;
 import org.swaplane.placeholder.Placeholders;
+import org.swaplane.proof.Proof.Detail;
+import org.swaplane.proof.reach.FoundText;
+import org.swaplane.proof.reach.Picture;
+import org.swaplane.proof.reach.Pictures;
+import org.swaplane.pseudo.PseudoSettings;
 import org.swaplane.pseudo.PseudoTranslator;
 import org.swaplane.segmentation.SegmentationRules;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
-import org.xml.sax.SAXException;
-import org.xml.sax.helpers.DefaultHandler;
 
-/** The pseudo-translated round trip that proves a bilingual file before work starts. */
+/** The pseudo-translated round trip that proves a file before work starts. */
 public final class DryRun {
-    private static final int MOST_DETAILS = 50;
+    private static final String MASK = "[x]";
 
     private final FormatRegistry formats;
-    private final PseudoTranslator pseudo;
+    private final PseudoSettings settings;
 
-    public DryRun(FormatRegistry formats, PseudoTranslator pseudo) {
+    public DryRun(FormatRegistry formats, PseudoSettings settings) {
         this.formats = formats;
-        this.pseudo = pseudo;
+        this.settings = settings;
     }
 
-    /** A dry run with the default placeholders. */
+    /** A dry run with the default settings. */
     public static DryRun withDefaults(FormatRegistry formats) {
-        return new DryRun(formats, new PseudoTranslator(new Placeholders()));
+        return new DryRun(formats, PseudoSettings.DEFAULT);
     }
 
     /** Runs every proof; the pseudo-translated file is left at {@code output}. */
     public DryRunResult run(Source source, FileOptions options, Path output, Progress progress) throws IOException {
         BilingualFile original = formats.open(source, options, progress);
         Path folder = output.toAbsolutePath().getParent();
-        Path unchanged = Files.createTempFile(folder, "unchanged", ".tmp");
-        Path masked = Files.createTempFile(folder, "masked", ".tmp");
-        Path maskedPseudo = Files.createTempFile(folder, "masked", ".tmp");
-        try {
+        try (Drafts drafts = new Drafts(folder)) {
+            Path unchanged = drafts.add();
             write(original, List.of(), unchanged, progress);
-            write(original, pseudoEdits(original.document()), output, progress);
+            List<SegmentEdit> edits = pseudoEdits(original.document());
+            Source pseudo = Source.of(source.name(), output);
             List<Proof> proofs = new ArrayList<>();
-            proofs.add(identity(source, unchanged));
-            Source pseudoFile = Source.of(source.name(), output);
-            BilingualFile read = formats.open(pseudoFile, options, progress);
-            BilingualDocument preview = read.document();
-            if (original instanceof DocumentFile before && read instanceof DocumentFile after) {
-                List<WrittenUnit> written = before.units(pseudoEdits(original.document()));
-                proofs.add(unitSurvival(written, after.units(List.of())));
-                preview = preview(original.document(), before.units(List.of()), after.units(List.of()));
-                // Pseudo-translated sentences may be cut elsewhere; whole paragraphs are the same in both.
-                FileOptions whole = options.with(SegmentationRules.BY_PARAGRAPH)
-                        .with(options.document().uncut());
-                original = formats.open(source, whole, progress);
-                read = formats.open(pseudoFile, whole, progress);
-            } else {
-                if (Head.of(source).text().stripLeading().startsWith("<")) {
-                    proofs.add(wellFormed(output));
-                }
-                proofs.add(survival(original.document(), read.document()));
+            proofs.add(Proof.of(
+                    "identity", source.sha256().equals(Source.of(unchanged).sha256()), List.of()));
+            BilingualFile read;
+            try {
+                write(original, edits, output, progress);
+                read = formats.open(pseudo, options, progress);
+            } catch (CannotProceedException e) {
+                proofs.add(Proof.of("survival", false, List.of(new Detail("", String.valueOf(e.getMessage())))));
+                proofs.add(TargetCharacters.proof(original.document()));
+                return new DryRunResult(proofs, original.document(), List.of(), List.of());
             }
-            proofs.add(onlyTargets(original, read, masked, maskedPseudo, progress));
-            return new DryRunResult(proofs, preview);
-        } finally {
-            Files.deleteIfExists(unchanged);
-            Files.deleteIfExists(masked);
-            Files.deleteIfExists(maskedPseudo);
+            BilingualDocument preview = read.document();
+            List<FoundText> unreached = new ArrayList<>(Reach.locked(original.document()));
+            List<Picture> pictures = List.of();
+            progress.checkCancelled();
+            if (original instanceof DocumentFile before && read instanceof DocumentFile after) {
+                List<WrittenUnit> found = after.units(List.of());
+                proofs.add(unitSurvival(before.units(edits), found));
+                SecondReader.proof(original.document(), unchanged, output).ifPresent(proofs::add);
+                proofs.add(onlyTexts(source, pseudo, options, drafts, progress));
+                preview = preview(original.document(), before.units(List.of()), found);
+                unreached.addAll(Reach.unreached(original.document(), source, pseudo, options));
+                pictures = Pictures.of(original.document().format(), source, options);
+            } else {
+                proofs.add(survival(original.document(), read.document(), edits));
+                SecondReader.proof(original.document(), unchanged, output).ifPresent(proofs::add);
+                proofs.add(onlyTargets("return", original, read, drafts, progress));
+            }
+            proofs.add(Reach.proof(unreached));
+            proofs.add(Reach.proofOfPictures(pictures));
+            proofs.add(growth(original.document(), edits));
+            proofs.add(TargetCharacters.proof(original.document()));
+            proofs.add(new SourceStructure(original.document(), original instanceof DocumentFile).proof());
+            return new DryRunResult(proofs, preview, unreached, pictures);
+        }
+    }
+
+    /** Files that are gone when the dry run is over, however it ends. */
+    private record Drafts(Path folder, List<Path> files) implements AutoCloseable {
+        private Drafts(Path folder) {
+            this(folder, new ArrayList<>());
+        }
+
+        private Path add() throws IOException {
+            Path file = Files.createTempFile(folder, "draft", ".tmp");
+            files.add(file);
+            return file;
+        }
+
+        @Override
+        public void close() throws IOException {
+            for (Path file : files) {
+                Files.deleteIfExists(file);
+            }
         }
     }
 
     /** The target of every segment that may be changed, pseudo-translated. */
     public List<SegmentEdit> pseudoEdits(BilingualDocument document) {
+        Charset charset =
+                TargetCharacters.canEscape(document) ? StandardCharsets.UTF_8 : TargetCharacters.charset(document);
+        PseudoTranslator pseudo = new PseudoTranslator(new Placeholders(), settings, charset);
         List<SegmentEdit> edits = new ArrayList<>();
         for (int i = 0; i < document.segments().size(); i++) {
             Segment segment = document.segments().get(i);
             if (!segment.locked() && !segment.source().isEmpty()) {
-                edits.add(new SegmentEdit(i, pseudo.translate(segment.source()), segment.state()));
+                edits.add(new SegmentEdit(i, pseudo.translate(segment.source(), i), segment.state()));
             }
         }
         return edits;
@@ -111,31 +143,13 @@ public final class DryRun {
         }
     }
 
-    private static Proof identity(Source source, Path unchanged) throws IOException {
-        return proof("identity", source.sha256().equals(Source.of(unchanged).sha256()), List.of());
-    }
-
-    /** Asks a parser that is not the one we read with. */
-    private static Proof wellFormed(Path output) throws IOException {
-        try (InputStream in = new BufferedInputStream(Files.newInputStream(output))) {
-            SAXParserFactory factory = SAXParserFactory.newDefaultNSInstance();
-            factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
-            factory.setFeature("http://apache.org/xml/features/nonvalidating/load-external-dtd", false);
-            factory.setFeature("http://xml.org/sax/features/external-general-entities", false);
-            factory.newSAXParser().parse(in, new DefaultHandler());
-            return proof("well-formed", true, List.of());
-        } catch (SAXException e) {
-            return proof("well-formed", false, List.of(String.valueOf(e.getMessage())));
-        } catch (ParserConfigurationException e) {
-            throw new CannotProceedException(
-                    output.toString(), "no XML parser: " + e.getMessage(), "check the installation");
-        }
-    }
-
     /** Every text of a document is found again, once, in order, with all its tags. */
     private static Proof unitSurvival(List<WrittenUnit> written, List<WrittenUnit> read) {
         Optional<String> lost = DocumentProof.firstLost(written, read);
-        return proof("survival", lost.isEmpty(), lost.stream().toList());
+        return Proof.of(
+                "survival",
+                lost.isEmpty(),
+                lost.map(text -> new Detail("", text)).stream().toList());
     }
 
     /** The texts of a document before and after, as segments with source and target. */
@@ -160,58 +174,84 @@ public final class DryRun {
     }
 
     /** Every segment is found again, once, in order, with its source and all its tags. */
-    private Proof survival(BilingualDocument original, BilingualDocument read) {
-        List<String> lost = new ArrayList<>();
+    private static Proof survival(BilingualDocument original, BilingualDocument read, List<SegmentEdit> edits) {
+        List<Detail> lost = new ArrayList<>();
         List<Segment> before = original.segments();
         List<Segment> after = read.segments();
         if (before.size() != after.size()) {
-            lost.add(say("proof.survival.count", before.size(), after.size()));
+            lost.add(new Detail("", say("proof.survival.count", before.size(), after.size())));
         }
-        for (int i = 0; i < Math.min(before.size(), after.size()) && lost.size() < MOST_DETAILS; i++) {
+        int next = 0;
+        for (int i = 0; i < Math.min(before.size(), after.size()) && lost.size() < Proof.MOST_DETAILS; i++) {
             Segment segment = before.get(i);
-            boolean expectSource = segment.locked() || segment.source().isEmpty();
-            var expected = expectSource ? segment.target() : pseudo.translate(segment.source());
+            boolean edited = next < edits.size() && edits.get(next).segment() == i;
+            Content expected = edited ? edits.get(next).target() : segment.target();
+            next += edited ? 1 : 0;
             if (!after.get(i).key().equals(segment.key())
                     || !after.get(i).source().equals(segment.source())
                     || !after.get(i).target().sameAs(expected)) {
-                lost.add(segment.key());
+                lost.add(new Detail(segment.key(), segment.source().plainText(), i));
             }
         }
-        return proof("survival", lost.isEmpty(), lost);
+        return Proof.of("survival", lost.isEmpty(), lost);
+    }
+
+    /** Pseudo-translated sentences may be cut elsewhere; whole paragraphs are the same in both. */
+    private Proof onlyTexts(Source source, Source pseudo, FileOptions options, Drafts drafts, Progress progress)
+            throws IOException {
+        FileOptions whole = options.with(SegmentationRules.BY_PARAGRAPH)
+                .with(options.document().uncut());
+        return onlyTargets(
+                "only-targets",
+                formats.open(source, whole, progress),
+                formats.open(pseudo, whole, progress),
+                drafts,
+                progress);
     }
 
     /** With one and the same word in every target, the original and the pseudo file are the same bytes. */
     private static Proof onlyTargets(
-            BilingualFile original, BilingualFile read, Path masked, Path maskedPseudo, Progress progress)
+            String id, BilingualFile original, BilingualFile read, Drafts drafts, Progress progress)
             throws IOException {
         if (original.document().segments().size() != read.document().segments().size()) {
-            return proof("only-targets", false, List.of());
+            return Proof.of(id, false, List.of());
         }
-        write(original, mask(original.document()), masked, progress);
-        write(read, mask(read.document()), maskedPseudo, progress);
-        long differsAt = Files.mismatch(masked, maskedPseudo);
-        return proof(
-                "only-targets",
-                differsAt < 0,
-                differsAt < 0 ? List.of() : List.of(say("proof.only-targets.at", differsAt)));
+        Path masked = drafts.add();
+        Path maskedPseudo = drafts.add();
+        write(original, mask(original), masked, progress);
+        write(read, mask(read), maskedPseudo, progress);
+        Optional<Detail> difference = Difference.between(original.document().format(), masked, maskedPseudo);
+        return Proof.of(id, difference.isEmpty(), difference.stream().toList());
     }
 
-    private static List<SegmentEdit> mask(BilingualDocument document) {
+    /** A document keeps its tags, since they are its formatting. */
+    private static List<SegmentEdit> mask(BilingualFile file) {
+        BilingualDocument document = file.document();
         List<SegmentEdit> edits = new ArrayList<>();
         for (int i = 0; i < document.segments().size(); i++) {
             Segment segment = document.segments().get(i);
             if (!segment.locked()) {
-                edits.add(new SegmentEdit(i, Content.of("x"), segment.state()));
+                Content mask = file instanceof DocumentFile ? masked(segment.source()) : Content.of(MASK);
+                edits.add(new SegmentEdit(i, mask, segment.state()));
             }
         }
         return edits;
     }
 
-    private static Proof proof(String id, boolean holds, List<String> details) {
-        return new Proof(
-                id,
-                holds ? Proof.Verdict.PASS : Proof.Verdict.FAIL,
-                say("proof." + id + (holds ? ".pass" : ".fail")),
-                details);
+    private static Content masked(Content content) {
+        List<Run> runs = new ArrayList<>(content.runs());
+        runs.replaceAll(run -> run instanceof Text ? new Text(MASK) : run);
+        return new Content(runs);
+    }
+
+    private static Proof growth(BilingualDocument document, List<SegmentEdit> edits) {
+        Growth growth = new Growth();
+        for (SegmentEdit edit : edits) {
+            growth.add(
+                    edit.segment(),
+                    document.segments().get(edit.segment()),
+                    edit.target().plainText());
+        }
+        return growth.proof();
     }
 }

@@ -1,9 +1,14 @@
 package org.swaplane.pseudo;
 
+import java.nio.charset.Charset;
+import java.nio.charset.CharsetEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Text;
@@ -11,61 +16,91 @@ import org.swaplane.placeholder.Addresses;
 import org.swaplane.placeholder.Placeholders;
 
 /**
- * Turns a source into text that is legible, accented, longer and bracketed; tags, placeholders, addresses and numbers stay as
- * they are, so that whatever gets lost later is the file's fault.
+ * Turns a source into a text in other letters that is longer and marked at both ends; tags, placeholders, message syntax and numbers stay
+ * as they are, so that whatever gets lost later is the file's fault. Not for several threads at once.
  */
 public final class PseudoTranslator {
-    private static final String PLAIN = "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz";
-    private static final String ACCENTED = "ÅƁÇÐÉƑĜĤÎĴĶĻṀÑÖÞǪŔŠŢÛṼŴẊÝŽåƀçðéƒĝĥîĵķļɱñöþǫŕšţûṽŵẋýž";
-    private static final Map<Character, Character> ACCENTS = new HashMap<>();
-
-    static {
-        for (int i = 0; i < PLAIN.length(); i++) {
-            ACCENTS.put(PLAIN.charAt(i), ACCENTED.charAt(i));
-        }
-    }
+    private static final Pattern ACCESS_KEY = Pattern.compile("&(?=\\p{L})(?!\\w+;)\\p{L}");
+    private static final int WORD = 8;
+    private static final int NUMBER_BASE = 36;
 
     /** Marks a character that must stay. */
     private static final char KEPT = '\0';
 
     private final Placeholders placeholders;
+    private final PseudoSettings settings;
+    private final CharsetEncoder encoder;
 
     public PseudoTranslator(Placeholders placeholders) {
-        this.placeholders = placeholders;
+        this(placeholders, PseudoSettings.DEFAULT, StandardCharsets.UTF_8);
     }
 
-    public Content translate(Content source) {
+    /** Characters that {@code charset} lacks are not used. */
+    public PseudoTranslator(Placeholders placeholders, PseudoSettings settings, Charset charset) {
+        this.placeholders = placeholders;
+        this.settings = settings;
+        this.encoder = charset.newEncoder();
+    }
+
+    /** The text of one segment; {@code number} is the segment's, which the text carries where the settings want it. */
+    public Content translate(Content source, int number) {
         int letters = (int)
                 source.plainText().codePoints().filter(Character::isLetter).count();
         if (letters == 0) {
             return source;
         }
-        List<Run> runs = new ArrayList<>();
-        runs.add(new Text("["));
-        for (Run run : source.runs()) {
-            runs.add(run instanceof Text text ? new Text(accented(text.value())) : run);
-        }
-        runs.add(new Text(growth(source.plainText().length()) + "]"));
+        List<Run> runs = new ArrayList<>(source.runs());
+        runs.replaceAll(run -> run instanceof Text text ? new Text(substituted(text.value())) : run);
+        // Inside the first and the last tags, so that what is added looks like the words beside it.
+        List<Integer> texts = IntStream.range(0, runs.size())
+                .filter(i -> runs.get(i) instanceof Text)
+                .boxed()
+                .toList();
+        String before = settings.begin() + (settings.numbered() ? marker(number) : "");
+        String after = filling(source.plainText().length()) + settings.end();
+        runs.set(texts.get(0), new Text(before + ((Text) runs.get(texts.get(0))).value()));
+        int last = texts.get(texts.size() - 1);
+        runs.set(last, new Text(((Text) runs.get(last)).value() + after));
         return new Content(runs);
     }
 
-    /** Short texts grow most; the usual share of growth by length that layouts must allow for. */
-    private static String growth(int length) {
-        double share = length <= 10 ? 1.0 : length <= 20 ? 0.8 : length <= 50 ? 0.5 : length <= 70 ? 0.4 : 0.3;
-        int added = (int) Math.ceil(length * share);
+    /** Digits and letters that no other segment has, such as {@code 1c·}. */
+    private static String marker(int number) {
+        return Integer.toString(number + 1, NUMBER_BASE).toUpperCase(Locale.ROOT) + '·';
+    }
+
+    /** Words that make the text as long as translations get. */
+    private String filling(int length) {
+        int added = settings.added(length);
+        char filler = encoder.canEncode(settings.script().filler())
+                ? settings.script().filler()
+                : '~';
         StringBuilder result = new StringBuilder();
         for (int i = 0; i < added; i++) {
-            result.append(i % 8 == 0 ? ' ' : '~');
+            result.append(i % WORD == 0 ? ' ' : filler);
         }
         return result.toString();
     }
 
-    private String accented(String text) {
+    private String substituted(String text) {
+        String kept = placeholders.mask(MessageSyntax.mask(text, KEPT), KEPT);
+        kept = settings.addresses() ? Addresses.mask(kept, KEPT) : kept;
+        kept = settings.accessKeys() ? withoutAccessKeys(kept) : kept;
         StringBuilder result = new StringBuilder(text.length());
-        String kept = Addresses.mask(placeholders.mask(text, KEPT), KEPT);
-        for (int i = 0; i < text.length(); i++) {
-            char c = text.charAt(i);
-            result.append(kept.charAt(i) == KEPT ? c : ACCENTS.getOrDefault(c, c));
+        for (int i = 0; i < text.length(); i += Character.charCount(text.codePointAt(i))) {
+            int character = text.codePointAt(i);
+            String own = Character.toString(character);
+            String substitute = kept.charAt(i) == KEPT ? own : settings.script().substitute(character);
+            result.append(encoder.canEncode(substitute) ? substitute : own);
+        }
+        return result.toString();
+    }
+
+    private static String withoutAccessKeys(String text) {
+        StringBuilder result = new StringBuilder(text);
+        Matcher key = ACCESS_KEY.matcher(text);
+        while (key.find()) {
+            result.setCharAt(key.end() - 1, KEPT);
         }
         return result.toString();
     }

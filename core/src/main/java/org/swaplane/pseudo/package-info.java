@@ -1,5 +1,5 @@
 /**
- * Pseudo-translation of a segment: legible accented text that is longer and bracketed, with everything that must not change
- * left alone. Entry type: {@link org.swaplane.pseudo.PseudoTranslator}.
+ * Pseudo-translation of a segment: text in other letters that is longer and marked at both ends, with everything that must not change
+ * left alone. Entry types: {@link org.swaplane.pseudo.PseudoTranslator} and its {@link org.swaplane.pseudo.PseudoSettings}.
  */
 package org.swaplane.pseudo;

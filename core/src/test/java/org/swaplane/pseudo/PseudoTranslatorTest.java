@@ -17,14 +17,14 @@ class PseudoTranslatorTest {
 
     @Test
     void theTextIsLegibleLongerAndBracketed() {
-        String text = pseudo.translate(Content.of("Winter timetable")).plainText();
+        String text = pseudo.translate(Content.of("Winter timetable"), 0).plainText();
 
         assertThat(text).startsWith("[Ŵîñţéŕ ţîɱéţåƀļé").endsWith("]").hasSizeGreaterThan(24);
     }
 
     @Test
     void tagsStayWithTheirWords() {
-        Content result = pseudo.translate(content("Press <1>Start</1> now"));
+        Content result = pseudo.translate(content("Press <1>Start</1> now"), 0);
 
         assertThat(result.tags()).isEqualTo(content("<1></1>").tags());
         assertThat(result.plainText()).contains("Šţåŕţ");
@@ -43,19 +43,19 @@ class PseudoTranslatorTest {
                 "https://marramsound.example/a?b=c"
             })
     void whatAProgramReadsIsLeftAlone(String kept) {
-        assertThat(pseudo.translate(Content.of("Show " + kept + " here")).plainText())
+        assertThat(pseudo.translate(Content.of("Show " + kept + " here"), 0).plainText())
                 .contains(" " + kept + " ");
     }
 
     @Test
     void aTextWithoutLettersStaysAsItIs() {
-        assertThat(pseudo.translate(Content.of("14:05 – 15:04"))).isEqualTo(Content.of("14:05 – 15:04"));
+        assertThat(pseudo.translate(Content.of("14:05 – 15:04"), 0)).isEqualTo(Content.of("14:05 – 15:04"));
     }
 
     @Property(tries = 200)
     void nothingOfTheTextIsLost(@ForAll @StringLength(max = 60) String text) {
         int length = text.codePointCount(0, text.length());
-        String result = pseudo.translate(Content.of(text)).plainText();
+        String result = pseudo.translate(Content.of(text), 0).plainText();
 
         assertThat(result.codePointCount(0, result.length())).isGreaterThanOrEqualTo(length);
     }

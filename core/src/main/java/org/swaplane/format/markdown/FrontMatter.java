@@ -13,7 +13,7 @@ final class FrontMatter {
     private static final Pattern WHOLE =
             Pattern.compile("\\A---[ \\t]*\\R(?<lines>(?:.*\\R)*?)(?:---|\\.\\.\\.)[ \\t]*(?:\\R|\\z)");
     private static final Pattern VALUE = Pattern.compile(
-            "(?m)^(?<name>[\\w.-]+)[ \\t]*:[ \\t]+(?<value>\"(?:[^\"\\\\\\r\\n]|\\\\.)*\"|'(?:[^'\\r\\n]|'')*'|[^\\s\"'|>\\[{&*!#%@`][^\\r\\n]*?)[ \\t]*$");
+            "(?m)^(?<name>[\\w.-]+)[ \\t]*:[ \\t]+(?<value>\"(?:[^\"\\\\\\r\\n]|\\\\.)*+\"|'(?:[^'\\r\\n]|'')*+'|[^\\s\"'|>\\[{&*!#%@`][^\\r\\n]*?)[ \\t]*$");
 
     /** What pages call the texts that people read, where nobody says which to translate. */
     private static final Set<String> TEXTS =

@@ -43,7 +43,7 @@ enum YamlSyntax implements UnitSyntax {
     };
 
     /** Plain in any reader: begins with a letter, and has nothing that ends a plain value. */
-    private static final Pattern SAFE = Pattern.compile("\\p{L}(?:(?!: | #|:$)[^\\r\\n])*");
+    private static final Pattern SAFE = Pattern.compile("\\p{L}(?:(?!: | #|:$)[^\\r\\n])*+");
 
     abstract String read(String written);
 

@@ -24,8 +24,8 @@ final class PropertiesReader {
     private static final Pattern LINE = Pattern.compile(
             "(?<blank>[ \\t\\f]*(?=[\\r\\n]|\\z))"
                     + "|[ \\t\\f]*[#!](?<comment>[^\\r\\n]*)"
-                    + "|[ \\t\\f]*(?<key>(?:\\\\(?:\\r\\n|.)|[^\\s\\\\=:])+)(?<separator>[ \\t\\f]*[=:]?[ \\t\\f]*)"
-                    + "(?<value>(?:\\\\(?:\\r\\n|.)|[^\\r\\n\\\\])*)",
+                    + "|[ \\t\\f]*(?<key>(?:\\\\(?:\\r\\n|.)|[^\\s\\\\=:])++)(?<separator>[ \\t\\f]*[=:]?[ \\t\\f]*)"
+                    + "(?<value>(?:\\\\(?:\\r\\n|.)|[^\\r\\n\\\\])*+)",
             Pattern.DOTALL);
 
     private static final Pattern ESCAPE =

@@ -94,7 +94,7 @@ public final class DryRunView implements View {
         Label word = Parts.styled(new Label(Strings.say("verdict." + verdict)), "verdict");
         word.getStyleClass().add("verdict-" + verdict);
         VBox words = Parts.styled(new VBox(new Label(proof.message())), "column-tight");
-        proof.details().stream().limit(10).forEach(detail -> words.getChildren().add(Parts.quiet(detail)));
+        proof.details().stream().limit(10).forEach(detail -> words.getChildren().add(Parts.quiet(detail.text())));
         HBox row = Parts.styled(new HBox(word, words), "proof");
         row.setId("proof-" + proof.id());
         return row;

@@ -1,0 +1,58 @@
+package org.swaplane.proof;
+
+import static org.swaplane.wording.Wording.say;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import org.swaplane.proof.Proof.Detail;
+
+/** Where two files differ: at a byte, or in a part of a package, however it is packed. */
+final class Difference {
+    private static final Set<String> PACKAGES = Set.of("docx", "xlsx", "pptx");
+
+    private Difference() {}
+
+    /** The first difference of two files of this format. */
+    static Optional<Detail> between(String format, Path one, Path other) throws IOException {
+        if (PACKAGES.contains(format)) {
+            return betweenParts(one, other);
+        }
+        long at = Files.mismatch(one, other);
+        return at < 0 ? Optional.empty() : Optional.of(new Detail("", say("proof.only-targets.at", at)));
+    }
+
+    private static Optional<Detail> betweenParts(Path one, Path other) throws IOException {
+        try (ZipFile first = new ZipFile(one.toFile());
+                ZipFile second = new ZipFile(other.toFile())) {
+            TreeMap<String, ZipEntry> parts = new TreeMap<>();
+            first.stream().forEach(entry -> parts.put(entry.getName(), entry));
+            second.stream().forEach(entry -> parts.putIfAbsent(entry.getName(), entry));
+            for (String name : parts.keySet()) {
+                if (!same(first, second, name)) {
+                    return Optional.of(new Detail(name, say("proof.only-targets.part")));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean same(ZipFile first, ZipFile second, String name) throws IOException {
+        ZipEntry one = first.getEntry(name);
+        ZipEntry other = second.getEntry(name);
+        if (one == null || other == null) {
+            return false;
+        }
+        try (InputStream content = first.getInputStream(one);
+                InputStream there = second.getInputStream(other)) {
+            return Arrays.equals(content.readAllBytes(), there.readAllBytes());
+        }
+    }
+}
