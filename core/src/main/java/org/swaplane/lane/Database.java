@@ -23,7 +23,8 @@ final class Database implements AutoCloseable {
             "track.target_language text not null default ''",
             "track.source_language text not null default ''",
             "track.segmentation text not null default ''",
-            "track.options text not null default ''");
+            "track.options text not null default ''",
+            "dry_run.version text not null default ''");
 
     private final Path file;
     private final Connection connection;

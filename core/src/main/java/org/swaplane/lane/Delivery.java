@@ -86,6 +86,7 @@ public final class Delivery {
     private boolean dryRunPassed(Track track) {
         return lane.proofs()
                 .lastDryRun(track)
+                .filter(dryRun -> dryRun.version().equals(lane.version(track)))
                 .filter(dryRun -> dryRun.verdict() != Proof.Verdict.FAIL)
                 .isPresent();
     }

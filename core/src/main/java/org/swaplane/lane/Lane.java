@@ -3,6 +3,7 @@ package org.swaplane.lane;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.SecureRandom;
@@ -13,6 +14,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
+import org.swaplane.document.Fingerprint;
 import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.DocumentOptions;
@@ -20,6 +22,7 @@ import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
+import org.swaplane.pseudo.PseudoSettings;
 import org.swaplane.segmentation.SegmentationRules;
 import org.swaplane.segmentation.Srx;
 import org.swaplane.task.CannotProceedException;
@@ -30,6 +33,7 @@ public final class Lane implements AutoCloseable {
     private static final String DATABASE = "lane.db";
     private static final String SEGMENTATION = "segmentation.srx";
     private static final String DOCUMENTS = "document-options/";
+    private static final String PSEUDO = "pseudo-translation";
     private static final String RULES = "extension-rules";
     private static final String CODE_ALPHABET = "0123456789ABCDEFGHJKMNPQRSTVWXYZ";
 
@@ -209,6 +213,28 @@ public final class Lane implements AutoCloseable {
                 .with(rules())
                 .with(segmentation(stored.segmentation()))
                 .with(DocumentOptions.ofJson(folder.toString(), stored.document()));
+    }
+
+    /** Tells whether a track's file, and how it is read, are what they were before; of no meaning otherwise. */
+    public String version(Track track) {
+        String reading = database.query(
+                        row -> String.join(
+                                "\n", row.getString(1), row.getString(2), row.getString(3), row.getString(4)),
+                        "select source_language, target_language, segmentation, options from track where id = ?",
+                        track.id())
+                .get(0);
+        String rules = setting(RULES).orElse("");
+        return Fingerprint.sha256(
+                String.join("\n", track.sha256(), reading, rules).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** How the lane pseudo-translates. */
+    public PseudoSettings pseudo() {
+        return setting(PSEUDO).map(PseudoSettings::ofJson).orElse(PseudoSettings.DEFAULT);
+    }
+
+    public void setPseudo(PseudoSettings settings) {
+        set(PSEUDO, settings.toJson());
     }
 
     /** How documents of a format are read here when a new one comes in. */

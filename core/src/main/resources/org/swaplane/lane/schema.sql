@@ -36,7 +36,13 @@ create table if not exists set_aside (
     primary key (track, identity)) without rowid;
 
 create table if not exists dry_run (
-    track integer primary key references track, at text not null, verdict text not null, proofs text not null);
+    track integer primary key references track, at text not null, verdict text not null, proofs text not null,
+    version text not null default '');
+
+create table if not exists ticked_off (
+    track integer not null references track, proof text not null, place text not null, words text not null,
+    reason text not null, who text not null, at text not null,
+    primary key (track, proof, place, words)) without rowid;
 
 create table if not exists receipt (
     id integer primary key, track integer not null references track, at text not null, who text not null,

@@ -23,7 +23,6 @@ import org.swaplane.demo.DemoLane;
 import org.swaplane.document.State;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
-import org.swaplane.proof.DryRun;
 import org.swaplane.release.FileNaming;
 import org.swaplane.release.Gate;
 import org.swaplane.task.CannotProceedException;
@@ -59,15 +58,7 @@ class DeliveryTest {
     }
 
     private void meetEverything() throws IOException {
-        lane.proofs()
-                .remember(
-                        track,
-                        DryRun.withDefaults(lane.formats())
-                                .run(
-                                        lane.original(track),
-                                        lane.options(track),
-                                        folder.resolve("dry-run").resolve("p.xlf"),
-                                        Progress.NONE));
+        new Proving(lane).run(track, Progress.NONE);
         Map<Integer, Value> reviewed = new HashMap<>();
         for (int i = 0; i < track.size(); i++) {
             if (!track.segment(i).locked()) {

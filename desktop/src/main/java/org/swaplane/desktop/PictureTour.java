@@ -57,7 +57,7 @@ public final class PictureTour extends Application {
         step(
                 () -> {
                     session.viewProperty().set(ViewId.DRY_RUN);
-                    session.runDryRun();
+                    session.dryRuns().run();
                 },
                 "dry-run");
         step(() -> session.intakes().receive(List.of(folder.resolve("inbox"))), "intake");

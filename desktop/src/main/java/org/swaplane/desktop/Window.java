@@ -28,7 +28,7 @@ public final class Window {
         ChecksView checks = new ChecksView(session);
         Map<ViewId, View> views = new EnumMap<>(ViewId.class);
         views.put(ViewId.BOARD, new BoardView(session, picker));
-        views.put(ViewId.DRY_RUN, new DryRunView(session));
+        views.put(ViewId.DRY_RUN, new DryRunView(session, picker, opener));
         views.put(ViewId.EXCHANGE, new ExchangeView(session, picker));
         views.put(ViewId.REVIEW, review);
         views.put(ViewId.CHECKS, checks);

@@ -130,7 +130,7 @@ class JourneyTest extends ApplicationTest {
 
         push(KeyCode.ALT, KeyCode.DIGIT2);
         press("run-dry-run");
-        waitUntil(() -> session.dryRunProperty().get() != null);
+        waitUntil(() -> session.dryRuns().resultProperty().get() != null);
         assertThat(lookup(".verdict-pass").queryAll()).hasSize(4);
 
         Path sent = sendOut();
@@ -335,8 +335,8 @@ class JourneyTest extends ApplicationTest {
         assertThat(opened.get(0)).exists().hasParent(session.lane().folder().resolve("preview"));
         interact(() -> session.viewProperty().set(ViewId.DRY_RUN));
         press("run-dry-run");
-        waitUntil(() -> session.dryRunProperty().get() != null);
-        assertThat(session.dryRunProperty().get().verdict()).isEqualTo(Proof.Verdict.PASS);
+        waitUntil(() -> session.dryRuns().resultProperty().get() != null);
+        assertThat(session.dryRuns().resultProperty().get().verdict()).isEqualTo(Proof.Verdict.PASS);
     }
 
     @Test

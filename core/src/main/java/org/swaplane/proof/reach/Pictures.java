@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -43,11 +44,9 @@ public final class Pictures {
         };
     }
 
-    /** The bytes of a picture that lies in a package; empty for all others. */
-    public static byte[] bytes(Source source, Picture picture) throws IOException {
-        return picture.bytes() == 0
-                ? new byte[0]
-                : SafeZip.read(source, picture.name()::equals).getOrDefault(picture.name(), new byte[0]);
+    /** The bytes of pictures that lie in a package, by their names. */
+    public static Map<String, byte[]> bytes(Source source, Set<String> names) throws IOException {
+        return SafeZip.read(source, names);
     }
 
     private static List<Picture> inPackage(Source source) throws IOException {

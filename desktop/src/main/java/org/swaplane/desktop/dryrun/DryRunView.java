@@ -1,60 +1,73 @@
 package org.swaplane.desktop.dryrun;
 
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import org.swaplane.content.TagNumbers;
+import org.swaplane.desktop.session.FileOpener;
+import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.shell.View;
-import org.swaplane.desktop.text.ContentFlow;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.document.Segment;
 import org.swaplane.lane.ProofStore;
+import org.swaplane.lane.Track;
 import org.swaplane.proof.Proof;
 
-/** The proofs of the track, and its text before and after pseudo-translation. */
+/** The proofs of the track with what they found, its text before and after, and how the lane pseudo-translates. */
 public final class DryRunView implements View {
     private final LaneSession session;
-    private final VBox proofs = Parts.styled(new VBox(), "proofs");
+    private final ListView<ProofEntry> entries = new ListView<>();
     private final Label summary = Parts.quiet("");
-    private final ListView<Segment> preview = new ListView<>();
+    private final DetailsPane details;
+    private final PreviewPane preview = new PreviewPane();
+    private final PseudoPane pseudo;
     private final Button run;
+    private final Button runAll;
+    private final Button save;
+    private final Button report;
     private final VBox node;
+    private Track shown;
 
-    public DryRunView(LaneSession session) {
+    public DryRunView(LaneSession session, FilePicker picker, FileOpener opener) {
         this.session = session;
-        this.run = Parts.primary("run-dry-run", "dry-run.run", session::runDryRun);
-        preview.setId("dry-run-preview");
-        preview.setCellFactory(list -> new PreviewCell());
-        preview.setPlaceholder(Parts.quiet(Strings.say("dry-run.no-preview")));
-        VBox.setVgrow(preview, Priority.ALWAYS);
-        HBox columns = Parts.styled(new HBox(column("dry-run.before"), column("dry-run.after")), "preview-head");
+        this.details = new DetailsPane(session);
+        this.pseudo = new PseudoPane(session);
+        this.run = Parts.primary("run-dry-run", "dry-run.run", session.dryRuns()::run);
+        this.runAll = Parts.button("run-all-dry-runs", "dry-run.run-all", session.dryRuns()::runAll);
+        this.save = Parts.button("save-pseudo", "dry-run.save", () -> save(picker));
+        this.report = Parts.button(
+                "dry-run-report", "dry-run.report", () -> session.dryRuns().report(opener));
+        entries.setId("proofs");
+        entries.setCellFactory(list -> new ProofCell(list));
+        entries.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showEntry());
+        entries.setMinWidth(330);
+        entries.setMaxWidth(330);
+        StackPane panes = new StackPane(details, preview, pseudo);
+        HBox.setHgrow(panes, Priority.ALWAYS);
+        HBox split = Parts.styled(new HBox(entries, panes), "dry-run-split");
+        VBox.setVgrow(split, Priority.ALWAYS);
         node = Parts.styled(
                 new VBox(
-                        Parts.row(Parts.title("view.dry-run"), Parts.spacer(), run),
+                        Parts.row(Parts.title("view.dry-run"), Parts.spacer(), report, save, runAll, run),
                         summary,
-                        proofs,
-                        Parts.heading("dry-run.preview"),
-                        columns,
-                        preview),
+                        split),
                 "view");
     }
 
-    private static Label column(String key) {
-        Label label = Parts.styled(new Label(Strings.say(key)), "quiet");
-        label.setMaxWidth(Double.MAX_VALUE);
-        label.setPrefWidth(100);
-        HBox.setHgrow(label, Priority.ALWAYS);
-        return label;
+    private void save(FilePicker picker) {
+        Optional<Path> folder = picker.chooseTarget(Strings.say("dry-run.folder"));
+        folder.ifPresent(session.dryRuns()::save);
     }
 
     @Override
@@ -69,59 +82,45 @@ public final class DryRunView implements View {
 
     @Override
     public void refresh() {
-        run.setDisable(session.track() == null);
-        proofs.getChildren().clear();
-        if (session.track() == null) {
-            summary.setText(Strings.say("empty.no-track"));
-            return;
+        Track track = session.track();
+        List.of(run, runAll, save, report, entries).forEach(each -> each.setDisable(track == null));
+        if (track != shown) {
+            shown = track;
+            details.forgetPictures();
         }
-        var last = session.lane().proofs().lastDryRun(session.track());
-        summary.setText(last.map(DryRunView::words).orElse(Strings.say("dry-run.never")));
-        last.ifPresent(
-                dryRun -> dryRun.proofs().forEach(proof -> proofs.getChildren().add(row(proof))));
-        var result = session.dryRunProperty().get();
-        preview.getItems().setAll(result == null ? List.of() : result.pseudo().segments());
+        Optional<ProofStore.Remembered> last = session.dryRuns().last();
+        summary.setText(track == null ? Strings.say("empty.no-track") : words(last));
+        int selected = Math.max(0, entries.getSelectionModel().getSelectedIndex());
+        List<ProofEntry> all = new ArrayList<>();
+        last.ifPresent(dryRun -> dryRun.proofs().forEach(proof -> all.add(ProofEntry.of(proof, dryRun))));
+        all.add(ProofEntry.PREVIEW);
+        all.add(ProofEntry.SETTINGS);
+        entries.getItems().setAll(all);
+        entries.getSelectionModel().select(Math.min(selected, all.size() - 1));
+        showEntry();
     }
 
-    private static String words(ProofStore.Remembered dryRun) {
+    private String words(Optional<ProofStore.Remembered> last) {
+        if (last.isEmpty()) {
+            return Strings.say("dry-run.never");
+        }
         String verdict =
-                Strings.say("dry-run.verdict." + dryRun.verdict().name().toLowerCase(Locale.ROOT));
-        return Strings.say("dry-run.last", Dates.minute(dryRun.at()), verdict);
+                Strings.say("dry-run.verdict." + last.get().verdict().name().toLowerCase(Locale.ROOT));
+        String words = Strings.say("dry-run.last", Dates.minute(last.get().at()), verdict);
+        return session.dryRuns().isCurrent() ? words : words + " " + Strings.say("dry-run.outdated");
     }
 
-    private static HBox row(Proof proof) {
-        String verdict = proof.verdict().name().toLowerCase(Locale.ROOT);
-        Label word = Parts.styled(new Label(Strings.say("verdict." + verdict)), "verdict");
-        word.getStyleClass().add("verdict-" + verdict);
-        VBox words = Parts.styled(new VBox(new Label(proof.message())), "column-tight");
-        proof.details().stream().limit(10).forEach(detail -> words.getChildren().add(Parts.quiet(detail.text())));
-        HBox row = Parts.styled(new HBox(word, words), "proof");
-        row.setId("proof-" + proof.id());
-        return row;
-    }
-
-    private final class PreviewCell extends ListCell<Segment> {
-        private final ContentFlow before = new ContentFlow();
-        private final ContentFlow after = new ContentFlow();
-        private final HBox columns = Parts.styled(new HBox(before, after), "preview-row");
-
-        PreviewCell() {
-            before.setPrefWidth(100);
-            after.setPrefWidth(100);
-            HBox.setHgrow(before, Priority.ALWAYS);
-            HBox.setHgrow(after, Priority.ALWAYS);
-            prefWidthProperty().bind(preview.widthProperty().subtract(24));
-        }
-
-        @Override
-        protected void updateItem(Segment segment, boolean empty) {
-            super.updateItem(segment, empty);
-            setGraphic(empty ? null : columns);
-            if (!empty) {
-                TagNumbers numbers = TagNumbers.of(segment.source());
-                before.show(segment.source(), numbers, List.of());
-                after.show(segment.target(), numbers, List.of());
-            }
+    private void showEntry() {
+        ProofEntry entry = entries.getSelectionModel().getSelectedItem();
+        Optional<Proof> proof = entry == null ? Optional.empty() : entry.proof();
+        Parts.showIf(details, proof.isPresent());
+        Parts.showIf(preview, entry == ProofEntry.PREVIEW);
+        Parts.showIf(pseudo, entry == ProofEntry.SETTINGS);
+        proof.ifPresent(each -> details.show(each, entry.dryRun()));
+        if (entry == ProofEntry.PREVIEW) {
+            preview.show(session.dryRuns().resultProperty().get());
+        } else if (entry == ProofEntry.SETTINGS) {
+            pseudo.show();
         }
     }
 }

@@ -31,8 +31,6 @@ import org.swaplane.lane.ProofStore;
 import org.swaplane.lane.Purpose;
 import org.swaplane.lane.SendOut;
 import org.swaplane.lane.Track;
-import org.swaplane.proof.DryRun;
-import org.swaplane.proof.DryRunResult;
 import org.swaplane.release.FileNaming;
 import org.swaplane.release.Gate;
 import org.swaplane.task.CannotProceedException;
@@ -50,7 +48,7 @@ public final class LaneSession {
     private final ObjectProperty<ViewId> view = new SimpleObjectProperty<>(ViewId.BOARD);
     private final IntegerProperty inHand = new SimpleIntegerProperty(0);
     private final ReadOnlyObjectWrapper<BringBack.Recognised> returned = new ReadOnlyObjectWrapper<>();
-    private final ReadOnlyObjectWrapper<DryRunResult> dryRun = new ReadOnlyObjectWrapper<>();
+    private final DryRuns dryRuns;
     private final ReadOnlyObjectWrapper<Gate> gate = new ReadOnlyObjectWrapper<>();
     private final Map<Integer, List<Finding>> findings = new TreeMap<>();
     private int[] words = new int[0];
@@ -68,6 +66,7 @@ public final class LaneSession {
     public LaneSession(Lane lane, Defaults defaults) {
         this.lane = lane;
         this.intakes = new Intakes(this, defaults);
+        this.dryRuns = new DryRuns(this);
         if (!lane.tracks().isEmpty()) {
             choose(lane.tracks().get(0));
         }
@@ -158,8 +157,9 @@ public final class LaneSession {
         return returned.getReadOnlyProperty();
     }
 
-    public ReadOnlyObjectProperty<DryRunResult> dryRunProperty() {
-        return dryRun.getReadOnlyProperty();
+    /** Dry runs of the tracks. */
+    public DryRuns dryRuns() {
+        return dryRuns;
     }
 
     public ReadOnlyObjectProperty<Gate> gateProperty() {
@@ -189,7 +189,7 @@ public final class LaneSession {
     public void choose(Track chosen) {
         track.set(chosen);
         inHand.set(0);
-        dryRun.set(null);
+        dryRuns.forget();
         findings.clear();
         words = new int[0];
         background.run(
@@ -257,23 +257,6 @@ public final class LaneSession {
             choose(again);
             inHand.set(inHandAfter);
         });
-    }
-
-    public void runDryRun() {
-        Track of = track();
-        background.run(
-                Strings.say("task.dry-run", of.name()),
-                progress -> DryRun.withDefaults(lane.formats())
-                        .run(
-                                lane.original(of),
-                                lane.options(of),
-                                lane.folder().resolve("dry-run").resolve(of.name()),
-                                progress),
-                result -> {
-                    lane.proofs().remember(of, result);
-                    dryRun.set(result);
-                    changed();
-                });
     }
 
     public void sendOut(String person, Purpose purpose, SendOut.Form form) {

@@ -1,0 +1,68 @@
+package org.swaplane.desktop.dryrun;
+
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.swaplane.content.TagNumbers;
+import org.swaplane.desktop.text.ContentFlow;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.Segment;
+import org.swaplane.proof.DryRunResult;
+
+/** The text of a track before and after pseudo-translation. */
+final class PreviewPane extends VBox {
+    private final ListView<Segment> texts = new ListView<>();
+
+    PreviewPane() {
+        getStyleClass().add("column");
+        texts.setId("dry-run-preview");
+        texts.setCellFactory(list -> new PreviewCell());
+        texts.setPlaceholder(Parts.quiet(Strings.say("dry-run.no-preview")));
+        VBox.setVgrow(texts, Priority.ALWAYS);
+        HBox heads = Parts.styled(new HBox(column("dry-run.before"), column("dry-run.after")), "preview-head");
+        getChildren().addAll(heads, texts);
+    }
+
+    private static Label column(String key) {
+        Label label = Parts.styled(new Label(Strings.say(key)), "quiet");
+        label.setMaxWidth(Double.MAX_VALUE);
+        label.setPrefWidth(100);
+        HBox.setHgrow(label, Priority.ALWAYS);
+        return label;
+    }
+
+    /** {@code result} is null before a dry run. */
+    void show(DryRunResult result) {
+        texts.getItems().setAll(result == null ? List.of() : result.pseudo().segments());
+    }
+
+    private final class PreviewCell extends ListCell<Segment> {
+        private final ContentFlow before = new ContentFlow();
+        private final ContentFlow after = new ContentFlow();
+        private final HBox columns = Parts.styled(new HBox(before, after), "preview-row");
+
+        PreviewCell() {
+            before.setPrefWidth(100);
+            after.setPrefWidth(100);
+            HBox.setHgrow(before, Priority.ALWAYS);
+            HBox.setHgrow(after, Priority.ALWAYS);
+            prefWidthProperty().bind(texts.widthProperty().subtract(24));
+        }
+
+        @Override
+        protected void updateItem(Segment segment, boolean empty) {
+            super.updateItem(segment, empty);
+            setGraphic(empty ? null : columns);
+            if (!empty) {
+                TagNumbers numbers = TagNumbers.of(segment.source());
+                before.show(segment.source(), numbers, List.of());
+                after.show(segment.target(), numbers, List.of());
+            }
+        }
+    }
+}

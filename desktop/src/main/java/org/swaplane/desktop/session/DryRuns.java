@@ -1,0 +1,117 @@
+package org.swaplane.desktop.session;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.format.Source;
+import org.swaplane.lane.ProofStore;
+import org.swaplane.lane.Proving;
+import org.swaplane.lane.Track;
+import org.swaplane.proof.DryRunResult;
+import org.swaplane.proof.Proof;
+import org.swaplane.proof.reach.Pictures;
+import org.swaplane.pseudo.PseudoSettings;
+
+/** Dry runs of the lane's tracks, and what people say of their findings. */
+public final class DryRuns {
+    private final LaneSession session;
+    private final Proving proving;
+    private final ReadOnlyObjectWrapper<DryRunResult> result = new ReadOnlyObjectWrapper<>();
+
+    DryRuns(LaneSession session) {
+        this.session = session;
+        this.proving = new Proving(session.lane());
+    }
+
+    /** What the last dry run of the track gave in this session; null before. */
+    public ReadOnlyObjectProperty<DryRunResult> resultProperty() {
+        return result.getReadOnlyProperty();
+    }
+
+    /** The track is another one. */
+    void forget() {
+        result.set(null);
+    }
+
+    /** The dry run of the track as it is remembered. */
+    public Optional<ProofStore.Remembered> last() {
+        return session.track() == null
+                ? Optional.empty()
+                : session.lane().proofs().lastDryRun(session.track());
+    }
+
+    /** Whether that was of the file as it is read now. */
+    public boolean isCurrent() {
+        return proving.isCurrent(session.track());
+    }
+
+    /** Runs it over the track. */
+    public void run() {
+        Track of = session.track();
+        session.background()
+                .run(Strings.say("task.dry-run", of.name()), progress -> proving.run(of, progress), proven -> {
+                    if (session.track() == of) {
+                        result.set(proven);
+                    }
+                    session.changed();
+                });
+    }
+
+    /** Runs it over all tracks, one after the other. */
+    public void runAll() {
+        session.lane().tracks().forEach(track -> session.background()
+                .run(Strings.say("task.dry-run", track.name()), progress -> proving.run(track, progress), proven -> {
+                    if (session.track() == track) {
+                        result.set(proven);
+                    }
+                    session.changed();
+                }));
+    }
+
+    public void tickOff(Proof proof, List<Proof.Detail> details, String reason) {
+        session.lane()
+                .proofs()
+                .tickOff(session.track(), proof, details, reason, session.lane().person());
+        session.changed();
+    }
+
+    public void untick(Proof proof, List<Proof.Detail> details) {
+        session.lane().proofs().untick(session.track(), proof, details);
+        session.changed();
+    }
+
+    public PseudoSettings settings() {
+        return session.lane().pseudo();
+    }
+
+    public void set(PseudoSettings settings) {
+        session.lane().setPseudo(settings);
+    }
+
+    /** Writes the report on all dry runs and opens it. */
+    public void report(FileOpener opener) {
+        session.background().run(Strings.say("task.report"), progress -> proving.report(), opener::open);
+    }
+
+    /** Puts the pseudo-translated files of the lane into a folder. */
+    public void save(Path folder) {
+        session.background()
+                .run(
+                        Strings.say("task.save-pseudo"),
+                        progress -> proving.saveTo(Files.createDirectories(folder)),
+                        saved -> session.say(Message.Tone.DONE, Strings.say("dry-run.saved", saved, folder)));
+    }
+
+    /** Reads the pictures of these names out of the track's file, in the background. */
+    public void readPictures(Set<String> names, Consumer<Map<String, byte[]>> then) {
+        Source original = session.lane().original(session.track());
+        session.background().run(Strings.say("task.pictures"), progress -> Pictures.bytes(original, names), then);
+    }
+}
