@@ -50,14 +50,15 @@ public final class PseudoTranslator {
             return source;
         }
         List<Run> runs = new ArrayList<>(source.runs());
-        runs.replaceAll(run -> run instanceof Text text ? new Text(substituted(text.value())) : run);
+        runs.replaceAll(
+                run -> run instanceof Text text ? new Text(substituted(text.value(), kept(text.value()))) : run);
         // Inside the first and the last tags, so that what is added looks like the words beside it.
         List<Integer> texts = IntStream.range(0, runs.size())
                 .filter(i -> runs.get(i) instanceof Text)
                 .boxed()
                 .toList();
         String before = settings.begin() + (settings.numbered() ? marker(number) : "");
-        String after = filling(source.plainText().length()) + settings.end();
+        String after = filling(translatable(source)) + settings.end();
         runs.set(texts.get(0), new Text(before + ((Text) runs.get(texts.get(0))).value()));
         int last = texts.get(texts.size() - 1);
         runs.set(last, new Text(((Text) runs.get(last)).value() + after));
@@ -82,10 +83,23 @@ public final class PseudoTranslator {
         return result.toString();
     }
 
-    private String substituted(String text) {
+    /** Characters that are for people; syntax does not grow. */
+    private int translatable(Content source) {
+        return source.runs().stream()
+                .filter(Text.class::isInstance)
+                .map(run -> kept(((Text) run).value()))
+                .mapToInt(text -> (int) text.chars().filter(c -> c != KEPT).count())
+                .sum();
+    }
+
+    /** The text with everything that must stay marked. */
+    private String kept(String text) {
         String kept = placeholders.mask(MessageSyntax.mask(text, KEPT), KEPT);
         kept = settings.addresses() ? Addresses.mask(kept, KEPT) : kept;
-        kept = settings.accessKeys() ? withoutAccessKeys(kept) : kept;
+        return settings.accessKeys() ? withoutAccessKeys(kept) : kept;
+    }
+
+    private String substituted(String text, String kept) {
         StringBuilder result = new StringBuilder(text.length());
         for (int i = 0; i < text.length(); i += Character.charCount(text.codePointAt(i))) {
             int character = text.codePointAt(i);

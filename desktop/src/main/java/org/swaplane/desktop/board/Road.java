@@ -27,8 +27,6 @@ import org.swaplane.lane.Trip;
 final class Road extends Pane {
     private static final double FAR = 32;
     private static final double NEAR = 76;
-    private static final double LEFT = 96;
-    private static final double RIGHT = 120;
     private static final double SLOPE = 36;
 
     private final List<Stop> stops = new ArrayList<>();
@@ -37,6 +35,14 @@ final class Road extends Pane {
 
     /** A crossing at a time, with what is written beside it. */
     private record Stop(Instant at, boolean out, String words) {}
+
+    /** Room for the names of the lanes. */
+    private final double left =
+            24 + Parts.widest(List.of(Strings.say("board.lane.away"), Strings.say("board.lane.with-us")));
+
+    /** Room for who has the file now. */
+    private final double right =
+            40 + Parts.widest(List.of(Strings.say("board.now.away"), Strings.say("board.now.with-us")));
 
     Road(Track track, List<Trip> trips, Lane lane) {
         getStyleClass().add("road");
@@ -62,13 +68,13 @@ final class Road extends Pane {
         text("board.lane.away", 12, FAR - 9, "road-lane-away");
         text("board.lane.with-us", 12, NEAR - 9, "road-lane-near");
         List<Path> paths = new ArrayList<>();
-        paths.add(stretch(LEFT, NEAR));
-        double at = LEFT;
+        paths.add(stretch(left, NEAR));
+        double at = left;
         double level = NEAR;
         List<Label> labels = new ArrayList<>();
-        labels.add(label(Strings.say("board.taken-in", Dates.day(begin)), LEFT, NEAR + 6));
+        labels.add(label(Strings.say("board.taken-in", Dates.day(begin)), left, NEAR + 6));
         for (Stop stop : stops) {
-            double crossing = Math.max(at + 4, Math.min(x(stop.at(), width), width - RIGHT - SLOPE));
+            double crossing = Math.max(at + 4, Math.min(x(stop.at(), width), width - right - SLOPE));
             double next = stop.out() ? FAR : NEAR;
             last(paths).getElements().add(new LineTo(crossing, level));
             last(paths)
@@ -85,7 +91,7 @@ final class Road extends Pane {
             level = next;
             paths.add(stretch(at, level));
         }
-        double end = Math.max(at + 8, width - RIGHT);
+        double end = Math.max(at + 8, width - right);
         last(paths).getElements().add(new LineTo(end, level));
         Circle marker = Parts.styled(new Circle(end, level, 8), level == FAR ? "road-marker-away" : "road-marker-near");
         Label here =
@@ -112,7 +118,7 @@ final class Road extends Pane {
     private double x(Instant at, double width) {
         double whole = Math.max(1, Duration.between(begin, now).toMillis());
         double share = Duration.between(begin, at).toMillis() / whole;
-        return LEFT + 40 + share * (width - LEFT - RIGHT - 80);
+        return left + 40 + share * (width - left - right - 80);
     }
 
     private static Region surface(double width) {

@@ -32,6 +32,8 @@ public final class ChecksView implements View {
     private static final String ALL = "all";
     private static final String ASIDE = "set-aside";
 
+    private static final double GROUPS = 230;
+
     private final LaneSession session;
     private final ListView<String> groups = new ListView<>();
     private final ListView<Finding> findings = new ListView<>();
@@ -58,8 +60,8 @@ public final class ChecksView implements View {
         this.open = Parts.button("open-in-review", "checks.open", this::openInReview);
         groups.setId("finding-groups");
         groups.setCellFactory(list -> new GroupCell());
-        groups.setPrefWidth(200);
-        groups.setMinWidth(200);
+        groups.setPrefWidth(GROUPS);
+        groups.setMinWidth(GROUPS);
         groups.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showGroup());
         findings.setId("findings");
         findings.setCellFactory(list -> new FindingCell());
@@ -238,6 +240,8 @@ public final class ChecksView implements View {
         @Override
         protected void updateItem(String group, boolean empty) {
             super.updateItem(group, empty);
+            setWrapText(true);
+            setPrefWidth(GROUPS - 24);
             if (empty) {
                 setText("");
                 return;

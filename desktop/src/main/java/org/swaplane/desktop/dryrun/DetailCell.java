@@ -22,6 +22,9 @@ import org.swaplane.proof.Proof;
 final class DetailCell extends ListCell<Proof.Detail> {
     static final double THUMBNAIL = 72;
 
+    /** Room for a picture and for what was said of it. */
+    private static final double BESIDE = 340;
+
     private static final PseudoClass LOOKED_AT = PseudoClass.getPseudoClass("looked-at");
 
     private final Map<String, Image> pictures;
@@ -47,6 +50,7 @@ final class DetailCell extends ListCell<Proof.Detail> {
         VBox words = Parts.styled(new VBox(where, text), "column-tight");
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMinWidth(0);
+        words.prefWidthProperty().bind(list.widthProperty().subtract(BESIDE));
         row.getChildren().addAll(frame, words, looked);
         prefWidthProperty().bind(list.widthProperty().subtract(24));
     }

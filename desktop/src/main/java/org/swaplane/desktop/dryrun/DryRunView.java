@@ -51,8 +51,8 @@ public final class DryRunView implements View {
         entries.setId("proofs");
         entries.setCellFactory(list -> new ProofCell(list));
         entries.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showEntry());
-        entries.setMinWidth(330);
-        entries.setMaxWidth(330);
+        entries.setMinWidth(350);
+        entries.setMaxWidth(350);
         StackPane panes = new StackPane(details, preview, pseudo);
         HBox.setHgrow(panes, Priority.ALWAYS);
         HBox split = Parts.styled(new HBox(entries, panes), "dry-run-split");

@@ -7,7 +7,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
+import javafx.scene.layout.Region;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.proof.Proof;
@@ -16,15 +16,18 @@ import org.swaplane.proof.Proof;
 final class ProofCell extends ListCell<ProofEntry> {
     private static final List<Proof.Verdict> VERDICTS = List.of(Proof.Verdict.values());
 
+    private static final double VERDICT = 140;
+
     private final Label name = Parts.styled(new Label(), "proof-name");
     private final Label verdict = Parts.styled(new Label(), "verdict");
     private final HBox row = Parts.styled(new HBox(name, verdict), "proof");
 
     ProofCell(ListView<ProofEntry> list) {
-        VBox.setVgrow(name, Priority.ALWAYS);
         HBox.setHgrow(name, Priority.ALWAYS);
         name.setMaxWidth(Double.MAX_VALUE);
+        verdict.setMinWidth(Region.USE_PREF_SIZE);
         name.setWrapText(true);
+        name.prefWidthProperty().bind(list.widthProperty().subtract(VERDICT));
         prefWidthProperty().bind(list.widthProperty().subtract(24));
     }
 

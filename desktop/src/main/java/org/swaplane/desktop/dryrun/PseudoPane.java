@@ -134,6 +134,7 @@ final class PseudoPane extends VBox {
         track.document().segments().stream()
                 .map(segment -> segment.source())
                 .filter(source -> source.plainText().length() > 3)
+                .distinct()
                 .limit(200)
                 .sorted((one, other) -> other.tags().size() - one.tags().size())
                 .limit(SHOWN)

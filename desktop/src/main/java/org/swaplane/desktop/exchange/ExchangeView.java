@@ -55,8 +55,8 @@ public final class ExchangeView implements View {
         VBox out = card(
                 Parts.heading("exchange.out"),
                 Parts.quiet(Strings.say("exchange.out.hint")),
-                Parts.row(new Label(Strings.say("exchange.person")), person, purpose),
-                Parts.row(form, send));
+                Parts.row(Parts.whole(new Label(Strings.say("exchange.person"))), person, Parts.whole(purpose)),
+                Parts.row(Parts.whole(form), send));
         VBox back = card(
                 Parts.heading("exchange.back"),
                 Parts.quiet(Strings.say("exchange.back.hint")),

@@ -6,8 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.DoubleBinding;
-import javafx.beans.property.ReadOnlyDoubleProperty;
-import javafx.beans.property.SimpleDoubleProperty;
+import javafx.beans.value.ObservableDoubleValue;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Line;
@@ -22,7 +21,6 @@ import org.swaplane.desktop.text.Strings;
 final class PairingStrip extends Pane {
     private static final double TOP = 4;
     private static final double BOTTOM = 44;
-    private static final double CAPTION = 56;
     private static final double GAP = 8;
 
     private Pairing pairing = new Pairing(List.of(), List.of(), List.of());
@@ -41,10 +39,12 @@ final class PairingStrip extends Pane {
 
     private void fill() {
         getChildren().clear();
-        caption("pairing.source", TOP);
-        caption("pairing.target", BOTTOM);
-        List<Label> above = place(pairing.source(), TOP, true, List.of());
-        List<Label> below = place(pairing.target(), BOTTOM, false, above);
+        Label source = caption("pairing.source", TOP);
+        Label target = caption("pairing.target", BOTTOM);
+        DoubleBinding start =
+                max(source.widthProperty().add(GAP * 2), target.widthProperty().add(GAP * 2));
+        List<Label> above = place(pairing.source(), TOP, true, start, List.of());
+        List<Label> below = place(pairing.target(), BOTTOM, false, start, above);
         for (Pairing.Link link : pairing.links()) {
             Label from = above.get(link.source());
             Label to = below.get(link.target());
@@ -60,16 +60,18 @@ final class PairingStrip extends Pane {
         getChildren().addAll(below);
     }
 
-    private void caption(String key, double y) {
+    private Label caption(String key, double y) {
         Label label = Parts.styled(new Label(Strings.say(key)), "caption");
         label.relocate(4, y + 4);
         getChildren().add(label);
+        return label;
     }
 
     /** Items side by side, each under its counterpart in {@code above} where there is room. */
-    private List<Label> place(List<Pairing.Item> items, double y, boolean source, List<Label> above) {
+    private List<Label> place(
+            List<Pairing.Item> items, double y, boolean source, DoubleBinding start, List<Label> above) {
         List<Label> labels = new ArrayList<>();
-        DoubleBinding next = new SimpleDoubleProperty(CAPTION).add(0);
+        DoubleBinding next = start;
         for (int i = 0; i < items.size(); i++) {
             Optional<Pairing.Link> link = link(i, source);
             Label label = item(items.get(i), link.isPresent(), source);
@@ -83,7 +85,7 @@ final class PairingStrip extends Pane {
         return labels;
     }
 
-    private static DoubleBinding max(DoubleBinding one, ReadOnlyDoubleProperty other) {
+    private static DoubleBinding max(DoubleBinding one, ObservableDoubleValue other) {
         return Bindings.createDoubleBinding(() -> Math.max(one.get(), other.get()), one, other);
     }
 

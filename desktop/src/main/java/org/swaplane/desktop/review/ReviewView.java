@@ -72,6 +72,8 @@ public final class ReviewView implements View {
         node = Parts.styled(new VBox(titleBar(), filterBar(), split, reading), "view");
         VBox.setVgrow(reading, Priority.ALWAYS);
         read.setId("read-through");
+        Parts.whole(read);
+        listed.setWrapText(false);
         read.setFocusTraversable(false);
         read.selectedProperty().addListener((property, before, reads) -> showReading(reads));
         showReading(false);

@@ -28,6 +28,9 @@ final class SegmentRow implements Cell<Integer, Node> {
     private static final PseudoClass IN_HAND = PseudoClass.getPseudoClass("in-hand");
     private static final PseudoClass LOCKED = PseudoClass.getPseudoClass("locked");
 
+    /** Room for the longest word for a state, with its mark. */
+    private static final double STATES = 36 + Parts.widest(LaneMark.allWords());
+
     private final LaneSession session;
     private final SegmentBench bench;
     private final GridPane grid = Parts.styled(new GridPane(), "segment-row");
@@ -49,7 +52,7 @@ final class SegmentRow implements Cell<Integer, Node> {
         this.bench = bench;
         ColumnConstraints wide = new ColumnConstraints(60, 100, Double.MAX_VALUE);
         wide.setHgrow(Priority.ALWAYS);
-        grid.getColumnConstraints().setAll(new ColumnConstraints(44), wide, wide, new ColumnConstraints(104));
+        grid.getColumnConstraints().setAll(new ColumnConstraints(44), wide, wide, new ColumnConstraints(STATES));
         VBox states = Parts.styled(new VBox(Parts.styled(new HBox(mark, state), "state"), found), "column-tight");
         grid.addRow(0, number, source, targetCell, states);
         grid.getChildren().forEach(child -> GridPane.setValignment(child, VPos.TOP));

@@ -23,11 +23,23 @@ import org.swaplane.pseudo.PseudoSettings;
 public final class DryRuns {
     private final LaneSession session;
     private final Proving proving;
+    /** Read from the lane when it is needed; null when something changed. */
+    private Optional<ProofStore.Remembered> last;
+
     private final ReadOnlyObjectWrapper<DryRunResult> result = new ReadOnlyObjectWrapper<>();
 
     DryRuns(LaneSession session) {
         this.session = session;
         this.proving = new Proving(session.lane());
+    }
+
+    /** How many places of the last dry run wait for a look. */
+    public int waiting() {
+        return last().map(dryRun -> dryRun.proofs().stream()
+                        .filter(proof -> dryRun.verdict(proof) != Proof.Verdict.PASS)
+                        .mapToInt(proof -> Math.max(1, dryRun.open(proof).size()))
+                        .sum())
+                .orElse(0);
     }
 
     /** What the last dry run of the track gave in this session; null before. */
@@ -37,14 +49,19 @@ public final class DryRuns {
 
     /** The track is another one. */
     void forget() {
+        last = null;
         result.set(null);
     }
 
     /** The dry run of the track as it is remembered. */
     public Optional<ProofStore.Remembered> last() {
-        return session.track() == null
-                ? Optional.empty()
-                : session.lane().proofs().lastDryRun(session.track());
+        if (session.track() == null) {
+            return Optional.empty();
+        }
+        if (last == null) {
+            last = session.lane().proofs().lastDryRun(session.track());
+        }
+        return last;
     }
 
     /** Whether that was of the file as it is read now. */
@@ -60,7 +77,7 @@ public final class DryRuns {
                     if (session.track() == of) {
                         result.set(proven);
                     }
-                    session.changed();
+                    changed();
                 });
     }
 
@@ -71,7 +88,7 @@ public final class DryRuns {
                     if (session.track() == track) {
                         result.set(proven);
                     }
-                    session.changed();
+                    changed();
                 }));
     }
 
@@ -79,12 +96,12 @@ public final class DryRuns {
         session.lane()
                 .proofs()
                 .tickOff(session.track(), proof, details, reason, session.lane().person());
-        session.changed();
+        changed();
     }
 
     public void untick(Proof proof, List<Proof.Detail> details) {
         session.lane().proofs().untick(session.track(), proof, details);
-        session.changed();
+        changed();
     }
 
     public PseudoSettings settings() {
@@ -113,5 +130,10 @@ public final class DryRuns {
     public void readPictures(Set<String> names, Consumer<Map<String, byte[]>> then) {
         Source original = session.lane().original(session.track());
         session.background().run(Strings.say("task.pictures"), progress -> Pictures.bytes(original, names), then);
+    }
+
+    private void changed() {
+        last = null;
+        session.changed();
     }
 }

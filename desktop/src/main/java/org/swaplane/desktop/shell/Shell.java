@@ -92,6 +92,7 @@ public final class Shell extends StackPane {
         }
         strip.show(session.track());
         boolean there = session.track() != null;
+        rail.count(ViewId.DRY_RUN, session.dryRuns().waiting());
         rail.count(ViewId.CHECKS, there ? session.openFindings().size() : 0);
         int[] states = there ? session.track().states() : new int[State.values().length];
         rail.count(ViewId.REVIEW, states[State.INITIAL.ordinal()] + states[State.TRANSLATED.ordinal()]);

@@ -1,5 +1,6 @@
 package org.swaplane.desktop.shell;
 
+import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -39,6 +40,8 @@ final class Strip extends HBox {
     Strip(LaneSession session, AppCommand palette, AppCommand dark) {
         this.session = session;
         getStyleClass().add("strip");
+        List.of(lane, languages, words).forEach(Parts::whole);
+        reviewed.setMinWidth(24);
         reviewed.setPrefWidth(120);
         reviewed.setId("reviewed-progress");
         track.setId("strip-track");

@@ -1,5 +1,6 @@
 package org.swaplane.desktop.text;
 
+import java.util.Collection;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -8,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Text;
 
 /** The small parts that every view is put together from, each with its place in the style sheet. */
 public final class Parts {
@@ -15,7 +17,21 @@ public final class Parts {
 
     /** Title of a view. */
     public static Label title(String key) {
-        return styled(new Label(Strings.say(key)), "view-title");
+        return whole(styled(new Label(Strings.say(key)), "view-title"));
+    }
+
+    /** Never cut off, whatever else has to give way. */
+    public static <T extends Region> T whole(T node) {
+        node.setMinWidth(Region.USE_PREF_SIZE);
+        return node;
+    }
+
+    /** Width of the longest of these, in pixels of the ordinary font. */
+    public static double widest(Collection<String> words) {
+        return words.stream()
+                .mapToDouble(word -> new Text(word).getLayoutBounds().getWidth())
+                .max()
+                .orElse(0);
     }
 
     /** Heading within a view. */

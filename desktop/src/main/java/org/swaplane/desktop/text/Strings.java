@@ -4,18 +4,22 @@ import com.ibm.icu.text.MessageFormat;
 import java.util.Locale;
 import java.util.MissingResourceException;
 import java.util.ResourceBundle;
+import java.util.function.UnaryOperator;
+import org.swaplane.wording.InterfaceTranslation;
 
 /** The strings of the interface by key, with ICU message syntax for their arguments. */
 public final class Strings {
     private static final ResourceBundle BUNDLE =
             ResourceBundle.getBundle("org.swaplane.desktop.text.strings", Locale.ROOT);
 
+    private static final UnaryOperator<String> TRANSLATION = InterfaceTranslation.chosen();
+
     private Strings() {}
 
     /** The string for {@code key}; a key that is missing shows as {@code <key>}. */
     public static String say(String key, Object... arguments) {
         try {
-            String pattern = BUNDLE.getString(key);
+            String pattern = TRANSLATION.apply(BUNDLE.getString(key));
             return arguments.length == 0
                     ? pattern.replace("''", "'")
                     : new MessageFormat(pattern, Locale.ENGLISH).format(arguments);
