@@ -254,6 +254,31 @@ class CommandLineTest {
     }
 
     @Test
+    void proveSaysOfEachFileWhatHoldsAndWhatIsNotReached() throws IOException {
+        Path page = Files.writeString(
+                folder.resolve("page.html"), "<p data-tip=\"Book your seat\">Open</p><img src=\"map.png\">");
+        Path broken = Files.writeString(folder.resolve("broken.json"), "{");
+        Path sound = Files.writeString(folder.resolve("sound.json"), "{\"a\": \"Open\"}");
+        Path out = folder.resolve("pseudo");
+
+        assertThat(run("prove", "--json", "--target", "de", "-o", out, page, broken, sound))
+                .isEqualTo(2);
+
+        JsonNode files = new ObjectMapper().readTree(printed()).get("files");
+        assertThat(files.get(0).get("verdict").asText()).isEqualTo("warn");
+        assertThat(files.get(0).get("proofs").findValuesAsText("id")).contains("identity", "survival", "reach");
+        assertThat(files.get(0).get("unreached").toString())
+                .isEqualTo("[{\"where\":\"p/data-tip\",\"kind\":\"attribute\",\"text\":\"Book your seat\"},"
+                        + "{\"where\":\"img\",\"kind\":\"picture\",\"media\":\"map.png\"}]");
+        assertThat(Path.of(files.get(0).get("output").asText())).exists().hasParent(out);
+        assertThat(files.get(1).get("error").asText()).startsWith("broken.json:1:");
+        assertThat(files.get(2).get("verdict").asText()).isEqualTo("pass");
+        assertThat(run("prove", "-o", out, sound)).isZero();
+        assertThat(run("prove", page)).isEqualTo(1);
+        assertThat(printed()).contains("page.html: warn").contains("Book your seat");
+    }
+
+    @Test
     void anUntouchedCopyBringsBackTheSameBytes() {
         Path copy = folder.resolve("review.docx");
         Path result = folder.resolve("result.xlf");

@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
@@ -28,6 +29,7 @@ import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Source;
 import org.swaplane.placeholder.Placeholders;
 import org.swaplane.proof.Proof.Detail;
+import org.swaplane.proof.layout.Overflow;
 import org.swaplane.proof.reach.FoundText;
 import org.swaplane.proof.reach.Picture;
 import org.swaplane.proof.reach.Pictures;
@@ -72,7 +74,7 @@ public final class DryRun {
                 read = formats.open(pseudo, options, progress);
             } catch (CannotProceedException e) {
                 proofs.add(Proof.of("survival", false, List.of(new Detail("", String.valueOf(e.getMessage())))));
-                proofs.add(TargetCharacters.proof(original.document()));
+                proofs.add(TargetCharacters.proof(original.document(), source));
                 return new DryRunResult(proofs, original.document(), List.of(), List.of());
             }
             BilingualDocument preview = read.document();
@@ -94,8 +96,8 @@ public final class DryRun {
             }
             proofs.add(Reach.proof(unreached));
             proofs.add(Reach.proofOfPictures(pictures));
-            proofs.add(growth(original.document(), edits));
-            proofs.add(TargetCharacters.proof(original.document()));
+            proofs.add(growth(original.document(), edits, source, pseudo));
+            proofs.add(TargetCharacters.proof(original.document(), pseudo));
             proofs.add(new SourceStructure(original.document(), original instanceof DocumentFile).proof());
             return new DryRunResult(proofs, preview, unreached, pictures);
         }
@@ -244,7 +246,8 @@ public final class DryRun {
         return new Content(runs);
     }
 
-    private static Proof growth(BilingualDocument document, List<SegmentEdit> edits) {
+    private static Proof growth(BilingualDocument document, List<SegmentEdit> edits, Source source, Source pseudo)
+            throws IOException {
         Growth growth = new Growth();
         for (SegmentEdit edit : edits) {
             growth.add(
@@ -252,6 +255,12 @@ public final class DryRun {
                     document.segments().get(edit.segment()),
                     edit.target().plainText());
         }
+        Map<String, String> before = Overflow.of(document.format(), source);
+        Overflow.of(document.format(), pseudo).forEach((place, text) -> {
+            if (!before.containsKey(place)) {
+                growth.addOverflow(document.format(), place, text);
+            }
+        });
         return growth.proof();
     }
 }

@@ -38,9 +38,9 @@ final class Growth {
         }
     }
 
-    /** Boxes and columns that a text no longer fits into. */
-    void addAll(List<Detail> boxes) {
-        details.addAll(boxes);
+    /** A text that fitted its column or box before and does not any more. */
+    void addOverflow(String format, String place, String text) {
+        details.add(new Detail(place, say(format.equals("xlsx") ? "proof.growth.column" : "proof.growth.box", text)));
     }
 
     private void add(int index, Segment segment, String key, int length, int most) {

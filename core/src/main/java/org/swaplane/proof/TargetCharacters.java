@@ -5,19 +5,25 @@ import static org.swaplane.wording.Wording.say;
 import com.ibm.icu.text.UnicodeSet;
 import com.ibm.icu.util.LocaleData;
 import com.ibm.icu.util.ULocale;
+import java.io.IOException;
 import java.nio.charset.Charset;
 import java.nio.charset.CharsetEncoder;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
+import org.swaplane.format.Source;
 import org.swaplane.proof.Proof.Detail;
 
 /** Whether the encoding of a file has the characters of the target languages (CLDR, main exemplars). */
 final class TargetCharacters {
     /** Formats in which a character that the encoding lacks cannot be written at all. */
     private static final Set<String> WITHOUT_ESCAPES = Set.of("po", "text", "markdown", "subtitles", "delimited-text");
+
+    private static final Set<String> OFFICE = Set.of("docx", "xlsx", "pptx");
+    private static final int MOST_LISTED = 40;
 
     private TargetCharacters() {}
 
@@ -29,44 +35,59 @@ final class TargetCharacters {
         return Charset.forName(document.encoding().replace("+BOM", ""));
     }
 
-    static Proof proof(BilingualDocument document) {
+    /** {@code written} is the document in the target language, whose fonts are looked at. */
+    static Proof proof(BilingualDocument document, Source written) throws IOException {
         CharsetEncoder encoder = charset(document).newEncoder();
-        List<Detail> details = new ArrayList<>();
-        document.parts().stream().map(part -> part.targetLanguage()).distinct().forEach(language -> {
-            String missing = missing(language, encoder);
+        List<Detail> lost = new ArrayList<>();
+        List<Detail> fonts = new ArrayList<>();
+        Set<String> languages = new LinkedHashSet<>();
+        document.parts().forEach(part -> languages.add(part.targetLanguage()));
+        languages.remove("");
+        for (String language : languages) {
+            UnicodeSet letters = letters(language);
+            List<String> missing = new ArrayList<>();
+            letters.forEach(letter -> {
+                if (!encoder.canEncode(letter)) {
+                    missing.add(letter);
+                }
+            });
             if (!missing.isEmpty()) {
-                details.add(new Detail("", say("proof.characters.language", document.encoding(), missing, language)));
+                String words = say("proof.characters.language", document.encoding(), listed(missing), language);
+                lost.add(new Detail("", words));
             }
-        });
+            if (OFFICE.contains(document.format())) {
+                DocumentFonts.lacking(written, letters)
+                        .forEach((font, lacking) ->
+                                fonts.add(new Detail(font, say("proof.characters.language", font, lacking, language))));
+            }
+        }
         for (int i = 0; i < document.segments().size(); i++) {
             Segment segment = document.segments().get(i);
             String target = segment.target().plainText();
             if (!encoder.canEncode(target)) {
-                details.add(new Detail(segment.key(), target, i));
+                lost.add(new Detail(segment.key(), target, i));
             }
         }
-        if (details.isEmpty()) {
-            return Proof.passed("characters", details);
+        if (!lost.isEmpty()) {
+            Proof.Verdict verdict = canEscape(document) ? Proof.Verdict.WARN : Proof.Verdict.FAIL;
+            String key = canEscape(document) ? "proof.characters.warn" : "proof.characters.fail";
+            return new Proof("characters", verdict, say(key, document.encoding()), lost);
         }
-        Proof.Verdict verdict = canEscape(document) ? Proof.Verdict.WARN : Proof.Verdict.FAIL;
-        String key = canEscape(document) ? "proof.characters.warn" : "proof.characters.fail";
-        return new Proof("characters", verdict, say(key, document.encoding()), details);
+        return fonts.isEmpty()
+                ? Proof.passed("characters", fonts)
+                : new Proof("characters", Proof.Verdict.WARN, say("proof.characters.fonts", fonts.size()), fonts);
     }
 
-    /** The characters of a language that cannot be encoded, with a space between; empty for a language that nobody knows. */
-    private static String missing(String language, CharsetEncoder encoder) {
-        if (language.isEmpty()) {
-            return "";
-        }
-        UnicodeSet letters = LocaleData.getExemplarSet(ULocale.forLanguageTag(language), 0, LocaleData.ES_STANDARD);
-        List<String> missing = new ArrayList<>();
-        for (String letter : new UnicodeSet(letters).closeOver(UnicodeSet.ADD_CASE_MAPPINGS)) {
-            if (letter.codePointCount(0, letter.length()) == 1 && !encoder.canEncode(letter)) {
-                missing.add(letter);
-            }
-        }
-        int most = 40;
-        String listed = String.join(" ", missing.subList(0, Math.min(most, missing.size())));
-        return missing.size() > most ? listed + " …" : listed;
+    /** The letters that a language is written with, small and capital. */
+    private static UnicodeSet letters(String language) {
+        UnicodeSet exemplars = LocaleData.getExemplarSet(ULocale.forLanguageTag(language), 0, LocaleData.ES_STANDARD);
+        UnicodeSet letters = new UnicodeSet(exemplars).closeOver(UnicodeSet.ADD_CASE_MAPPINGS);
+        return letters.removeAllStrings();
+    }
+
+    /** With a space between; not all of them where they are many. */
+    static String listed(List<String> letters) {
+        String first = String.join(" ", letters.subList(0, Math.min(MOST_LISTED, letters.size())));
+        return letters.size() > MOST_LISTED ? first + " …" : first;
     }
 }

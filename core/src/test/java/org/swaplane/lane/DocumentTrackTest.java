@@ -69,7 +69,18 @@ class DocumentTrackTest {
         DryRunResult result = DryRun.withDefaults(lane.formats())
                 .run(lane.original(track), lane.options(track), folder.resolve("dry-run/page.html"), Progress.NONE);
 
-        assertThat(result.proofs()).extracting(Proof::id).containsExactly("identity", "survival", "only-targets");
+        assertThat(result.proofs())
+                .extracting(Proof::id)
+                .containsExactly(
+                        "identity",
+                        "survival",
+                        "second-reader",
+                        "only-targets",
+                        "reach",
+                        "pictures",
+                        "growth",
+                        "characters",
+                        "structure");
         assertThat(result.verdict()).isEqualTo(Proof.Verdict.PASS);
         assertThat(result.pseudo().segments().get(0).target().plainText()).startsWith("[Ţĥé ƒéŕŕý ");
     }

@@ -13,14 +13,15 @@ import org.swaplane.format.DocumentSample;
 import org.swaplane.format.FileOptions;
 
 /** Packages with the parts that a test needs. */
-final class OfficeSample {
+public final class OfficeSample {
     private static final String NAMESPACES = "xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\""
             + " xmlns:a=\"http://schemas.openxmlformats.org/drawingml/2006/main\""
             + " xmlns:mc=\"http://schemas.openxmlformats.org/markup-compatibility/2006\"";
 
     private OfficeSample() {}
 
-    static DocumentSample of(String name, Map<String, String> parts) throws IOException {
+    /** A package with these parts, in their order. */
+    public static DocumentSample of(String name, Map<String, String> parts) throws IOException {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
             for (Map.Entry<String, String> part : parts.entrySet()) {
@@ -33,7 +34,7 @@ final class OfficeSample {
     }
 
     /** A text document with these paragraphs in its body. */
-    static DocumentSample document(String body) throws IOException {
+    public static DocumentSample document(String body) throws IOException {
         Map<String, String> parts = new LinkedHashMap<>();
         parts.put("[Content_Types].xml", "<Types/>");
         parts.put("word/header1.xml", "<w:hdr " + NAMESPACES + "><w:p>" + run("", "On top") + "</w:p></w:hdr>");
@@ -41,11 +42,11 @@ final class OfficeSample {
         return of("leaflet.docx", parts);
     }
 
-    static String documentPart(String body) {
+    public static String documentPart(String body) {
         return "<w:document " + NAMESPACES + "><w:body>" + body + "</w:body></w:document>";
     }
 
-    static String run(String properties, String text) {
+    public static String run(String properties, String text) {
         String all = properties.isEmpty() ? "" : "<w:rPr>" + properties + "</w:rPr>";
         return "<w:r>" + all + "<w:t xml:space=\"preserve\">" + text + "</w:t></w:r>";
     }

@@ -1,0 +1,127 @@
+package org.swaplane.lane;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.check.CheckRun;
+import org.swaplane.format.DocumentOptions;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Source;
+import org.swaplane.proof.Proof;
+import org.swaplane.pseudo.PseudoScript;
+import org.swaplane.pseudo.PseudoSettings;
+import org.swaplane.release.Gate;
+import org.swaplane.task.Progress;
+
+class ProvingTest {
+    private static final Clock DAY = Clock.fixed(Instant.parse("2026-11-23T09:30:00Z"), ZoneOffset.UTC);
+    private static final String PAGE = "<p>The quay is open. Come in.</p><img src=\"map.png\"><img src=\"logo.png\">";
+
+    @TempDir
+    private Path folder;
+
+    private Lane lane;
+    private Track track;
+    private Proving proving;
+
+    @BeforeEach
+    void create() throws IOException {
+        lane = Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), DAY);
+        Source page = Source.of("quay.html", PAGE.getBytes(StandardCharsets.UTF_8));
+        track = lane.takeIn(page, FileOptions.ofLanguages("en", "de"), Progress.NONE);
+        proving = new Proving(lane);
+    }
+
+    @AfterEach
+    void close() {
+        lane.close();
+    }
+
+    private ProofStore.Remembered last() {
+        return lane.proofs().lastDryRun(track).orElseThrow();
+    }
+
+    private Proof pictures() {
+        return last().proofs().stream()
+                .filter(proof -> proof.id().equals("pictures"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private boolean gateKnows() throws IOException {
+        return new Delivery(lane, CheckRun.ofAllChecks())
+                .gate(track, Progress.NONE).conditions().stream()
+                        .filter(condition -> condition.id().equals("dry-run"))
+                        .allMatch(Gate.Condition::holds);
+    }
+
+    @Test
+    void whatEverybodyLookedAtHoldsAndStaysSoInTheNextDryRun() throws IOException {
+        proving.run(track, Progress.NONE);
+        List<Proof.Detail> both = pictures().details();
+
+        lane.proofs().tickOff(track, pictures(), both.subList(0, 1), "has no text", "Mara");
+        assertThat(last().verdict()).isEqualTo(Proof.Verdict.WARN);
+        assertThat(last().open(pictures())).containsExactly(both.get(1));
+        lane.proofs().tickOff(track, pictures(), both.subList(1, 2), "needs its own job", "Mara");
+        proving.run(track, Progress.NONE);
+
+        assertThat(last().verdict()).isEqualTo(Proof.Verdict.PASS);
+        lane.proofs().untick(track, pictures(), both);
+        assertThat(last().verdict(pictures())).isEqualTo(Proof.Verdict.WARN);
+    }
+
+    @Test
+    void theGateKnowsADryRunOnlyOfTheFileAsItIsReadNow() throws IOException {
+        assertThat(gateKnows()).isFalse();
+        proving.run(track, Progress.NONE);
+        assertThat(gateKnows()).isTrue();
+
+        track = lane.recut(track, DocumentOptions.DEFAULT.withCut("p 1", List.of()), journal -> {}, Progress.NONE);
+
+        assertThat(gateKnows()).isFalse();
+        assertThat(proving.isCurrent(track)).isFalse();
+        proving.run(track, Progress.NONE);
+        assertThat(gateKnows()).isTrue();
+    }
+
+    @Test
+    void theSettingsOfTheLaneAreUsedAndTheWorkIsNotTouched() throws IOException {
+        lane.setPseudo(new PseudoSettings(PseudoScript.WIDE, 0, "<", ">", true, true, true));
+
+        proving.run(track, Progress.NONE);
+
+        assertThat(Files.readString(proving.file(track))).contains("&lt;1·Ｔｈｅ");
+        assertThat(track.edits()).isEmpty();
+        assertThat(track.target(0).isEmpty()).isTrue();
+    }
+
+    @Test
+    void theFilesAreSavedAndTheReportSaysWhatWasFound() throws IOException {
+        proving.run(track, Progress.NONE);
+        lane.proofs().tickOff(track, pictures(), pictures().details().subList(0, 1), "has no text", "Mara");
+        Path chosen = Files.createDirectory(folder.resolve("chosen"));
+
+        assertThat(proving.saveTo(chosen)).isEqualTo(1);
+        assertThat(proving.saveTo(chosen)).isEqualTo(1);
+        String report = Files.readString(proving.report());
+
+        assertThat(chosen).isDirectoryContaining("glob:**quay.html").isDirectoryContaining("glob:**2_quay.html");
+        assertThat(report)
+                .contains("quay.html")
+                .contains("2 pictures or objects may hold text")
+                .contains("Mara: has no text");
+    }
+}
