@@ -131,7 +131,7 @@ class JourneyTest extends ApplicationTest {
         push(KeyCode.ALT, KeyCode.DIGIT2);
         press("run-dry-run");
         waitUntil(() -> session.dryRuns().resultProperty().get() != null);
-        assertThat(lookup(".verdict-pass").queryAll()).hasSize(4);
+        assertThat(lookup(".verdict-pass").queryAll()).hasSize(9);
 
         Path sent = sendOut();
         Path answered = folder.resolve("scan (7).docx");
@@ -336,7 +336,16 @@ class JourneyTest extends ApplicationTest {
         interact(() -> session.viewProperty().set(ViewId.DRY_RUN));
         press("run-dry-run");
         waitUntil(() -> session.dryRuns().resultProperty().get() != null);
-        assertThat(session.dryRuns().resultProperty().get().verdict()).isEqualTo(Proof.Verdict.PASS);
+        assertThat(session.dryRuns().last().orElseThrow().verdict()).isEqualTo(Proof.Verdict.WARN);
+        interact(() -> lookup("#proofs").queryListView().getSelectionModel().select(5));
+        waitUntil(() ->
+                idle() && lookup("#proof-details").queryListView().getItems().size() == 1);
+        press("no-text");
+        waitUntil(this::idle);
+        assertThat(session.dryRuns().last().orElseThrow().verdict()).isEqualTo(Proof.Verdict.PASS);
+        press("dry-run-report");
+        waitUntil(() -> idle() && opened.size() == 2);
+        assertThat(opened.get(1)).exists();
     }
 
     @Test
