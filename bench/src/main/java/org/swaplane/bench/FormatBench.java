@@ -15,14 +15,16 @@ import org.swaplane.content.Content;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.EncodedText;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.SafeXml;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Source;
+import org.swaplane.proof.DryRun;
 import org.swaplane.task.Progress;
 
 /**
- * Reading a file, saving one change and checking it, against a bare parser pass over the same file that touches all text; and reading a
+ * Reading a file, saving one change, checking it and its dry run, against a bare parser pass over the same file that touches all text; and reading a
  * file of a quarter the size, to see how the time grows. Arguments: format (XLIFF_12, XLIFF_2 or TMX; default XLIFF_12), number of
  * units (default 50000), rounds (default 5).
  */
@@ -57,6 +59,7 @@ public final class FormatBench {
                     bare);
             CheckRun checks = CheckRun.ofAllChecks();
             report("all checks", median(rounds, () -> checks.run(read.document(), Progress.NONE)), bare);
+            reportDryRun(formats, read, source, reading, rounds);
             reportHeap(read, file);
         } finally {
             Files.delete(file);
@@ -93,6 +96,27 @@ public final class FormatBench {
     private static void report(String what, double seconds, double baseline) {
         System.out.printf(
                 Locale.ROOT, "%-20s %7.3f s   %5.2f times the bare pass%n", what, seconds, seconds / baseline);
+    }
+
+    /** As a ratio to reading, since a dry run reads twice and writes four times. */
+    private static void reportDryRun(
+            FormatRegistry formats, BilingualFile read, Source source, double reading, int rounds)
+            throws IOException, XMLStreamException {
+        DryRun dryRun = DryRun.withDefaults(formats);
+        Path output = Files.createTempFile("swaplane-bench", ".out");
+        try {
+            double pseudo = median(rounds, () -> dryRun.pseudoEdits(read.document()));
+            double all = median(rounds, () -> dryRun.run(source, FileOptions.NONE, output, Progress.NONE));
+            System.out.printf(
+                    Locale.ROOT,
+                    "pseudo-translation %.3f s, %.2f times reading; with all proofs %.3f s, %.2f times reading%n",
+                    pseudo,
+                    pseudo / reading,
+                    all,
+                    all / reading);
+        } finally {
+            Files.delete(output);
+        }
     }
 
     private static void reportHeap(BilingualFile open, Path file) throws IOException {

@@ -90,14 +90,26 @@ public final class DryRunView implements View {
         }
         Optional<ProofStore.Remembered> last = session.dryRuns().last();
         summary.setText(track == null ? Strings.say("empty.no-track") : words(last));
-        int selected = Math.max(0, entries.getSelectionModel().getSelectedIndex());
         List<ProofEntry> all = new ArrayList<>();
         last.ifPresent(dryRun -> dryRun.proofs().forEach(proof -> all.add(ProofEntry.of(proof, dryRun))));
         all.add(ProofEntry.PREVIEW);
         all.add(ProofEntry.SETTINGS);
+        int selected = all.size() == entries.getItems().size()
+                ? entries.getSelectionModel().getSelectedIndex()
+                : firstToLookAt(all);
         entries.getItems().setAll(all);
-        entries.getSelectionModel().select(Math.min(selected, all.size() - 1));
+        entries.getSelectionModel().select(Math.max(0, selected));
         showEntry();
+    }
+
+    /** What does not hold; the texts before and after where everything does. */
+    private static int firstToLookAt(List<ProofEntry> all) {
+        for (int i = 0; i < all.size(); i++) {
+            if (all.get(i).needsLook()) {
+                return i;
+            }
+        }
+        return all.indexOf(ProofEntry.PREVIEW);
     }
 
     private String words(Optional<ProofStore.Remembered> last) {

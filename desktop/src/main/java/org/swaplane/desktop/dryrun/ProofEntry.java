@@ -10,6 +10,10 @@ record ProofEntry(String words, Optional<Proof> proof, ProofStore.Remembered dry
     static final ProofEntry PREVIEW = new ProofEntry(Strings.say("dry-run.preview"), Optional.empty(), null);
     static final ProofEntry SETTINGS = new ProofEntry(Strings.say("pseudo.title"), Optional.empty(), null);
 
+    boolean needsLook() {
+        return proof.filter(each -> dryRun.verdict(each) != Proof.Verdict.PASS).isPresent();
+    }
+
     static ProofEntry of(Proof proof, ProofStore.Remembered dryRun) {
         return new ProofEntry(Strings.say("proof." + proof.id()), Optional.of(proof), dryRun);
     }
