@@ -61,7 +61,9 @@ public final class PseudoTranslator {
         String after = filling(translatable(source)) + settings.end();
         runs.set(texts.get(0), new Text(before + ((Text) runs.get(texts.get(0))).value()));
         int last = texts.get(texts.size() - 1);
-        runs.set(last, new Text(((Text) runs.get(last)).value() + after));
+        String text = ((Text) runs.get(last)).value();
+        int end = text.stripTrailing().length();
+        runs.set(last, new Text(text.substring(0, end) + after + text.substring(end)));
         return new Content(runs);
     }
 

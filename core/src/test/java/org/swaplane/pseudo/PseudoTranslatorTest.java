@@ -135,4 +135,10 @@ class PseudoTranslatorTest {
         assertThat(result.runs().get(0)).isInstanceOf(Tag.class);
         assertThat(result.runs().get(result.runs().size() - 1)).isInstanceOf(Tag.class);
     }
+
+    @Test
+    void noSpacesAreDoubled() {
+        assertThat(translated(settings(PseudoScript.ACCENTED, 100), StandardCharsets.UTF_8, "Pier "))
+                .isEqualTo("<Þîéŕ ~~~~> ");
+    }
 }

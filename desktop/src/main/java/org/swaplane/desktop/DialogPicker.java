@@ -4,6 +4,7 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 import org.swaplane.desktop.session.FilePicker;
@@ -23,6 +24,11 @@ final class DialogPicker implements FilePicker {
         chooser.setTitle(Strings.say("board.choose"));
         List<File> files = chooser.showOpenMultipleDialog(stage);
         return files == null ? List.of() : files.stream().map(File::toPath).toList();
+    }
+
+    @Override
+    public Optional<Path> chooseFolder() {
+        return Optional.ofNullable(new DirectoryChooser().showDialog(stage)).map(File::toPath);
     }
 
     @Override

@@ -1,6 +1,5 @@
 package org.swaplane.desktop.dryrun;
 
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -66,8 +65,7 @@ public final class DryRunView implements View {
     }
 
     private void save(FilePicker picker) {
-        Optional<Path> folder = picker.chooseTarget(Strings.say("dry-run.folder"));
-        folder.ifPresent(session.dryRuns()::save);
+        picker.chooseFolder().ifPresent(session.dryRuns()::save);
     }
 
     @Override

@@ -1,5 +1,6 @@
 package org.swaplane.desktop.session;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -18,13 +19,16 @@ import org.swaplane.proof.DryRunResult;
 import org.swaplane.proof.Proof;
 import org.swaplane.proof.reach.Pictures;
 import org.swaplane.pseudo.PseudoSettings;
+import org.swaplane.task.Progress;
 
 /** Dry runs of the lane's tracks, and what people say of their findings. */
 public final class DryRuns {
     private final LaneSession session;
     private final Proving proving;
-    /** Read from the lane when it is needed; null when something changed. */
-    private Optional<ProofStore.Remembered> last;
+    /** As read from the lane; read again when something changed. */
+    private Optional<ProofStore.Remembered> last = Optional.empty();
+
+    private boolean isRead;
 
     private final ReadOnlyObjectWrapper<DryRunResult> result = new ReadOnlyObjectWrapper<>();
 
@@ -49,7 +53,7 @@ public final class DryRuns {
 
     /** The track is another one. */
     void forget() {
-        last = null;
+        isRead = false;
         result.set(null);
     }
 
@@ -58,8 +62,9 @@ public final class DryRuns {
         if (session.track() == null) {
             return Optional.empty();
         }
-        if (last == null) {
+        if (!isRead) {
             last = session.lane().proofs().lastDryRun(session.track());
+            isRead = true;
         }
         return last;
     }
@@ -83,13 +88,24 @@ public final class DryRuns {
 
     /** Runs it over all tracks, one after the other. */
     public void runAll() {
-        session.lane().tracks().forEach(track -> session.background()
-                .run(Strings.say("task.dry-run", track.name()), progress -> proving.run(track, progress), proven -> {
-                    if (session.track() == track) {
-                        result.set(proven);
-                    }
-                    changed();
-                }));
+        Track shown = session.track();
+        session.background().run(Strings.say("task.dry-runs"), progress -> provenAll(shown, progress), proven -> {
+            if (session.track() == shown) {
+                proven.ifPresent(result::set);
+            }
+            changed();
+        });
+    }
+
+    /** The result of the track that is shown; those of all others are remembered by the lane. */
+    private Optional<DryRunResult> provenAll(Track shown, Progress progress) throws IOException {
+        Optional<DryRunResult> ofShown = Optional.empty();
+        for (Track track : session.lane().tracks()) {
+            progress.checkCancelled();
+            DryRunResult proven = proving.run(track, progress);
+            ofShown = track == shown ? Optional.of(proven) : ofShown;
+        }
+        return ofShown;
     }
 
     public void tickOff(Proof proof, List<Proof.Detail> details, String reason) {
@@ -133,7 +149,7 @@ public final class DryRuns {
     }
 
     private void changed() {
-        last = null;
+        isRead = false;
         session.changed();
     }
 }
