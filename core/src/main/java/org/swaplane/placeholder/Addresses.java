@@ -12,6 +12,9 @@ public final class Addresses {
 
     /** The text with every character of an address replaced by {@code filler}, so that offsets stay. */
     public static String mask(String text, char filler) {
+        if (text.indexOf('@') < 0 && !text.contains("://") && !text.contains("www.")) {
+            return text;
+        }
         StringBuilder result = new StringBuilder(text);
         Matcher address = ADDRESS.matcher(text);
         while (address.find()) {

@@ -29,6 +29,7 @@ final class SourceStructure {
     private static final int CUT_LENGTH = 30;
     private static final int CUTS_IN_A_ROW = 3;
     private static final String PREFORMATTED = "pre ";
+    private static final char FIRST_GREEK = '\u0370';
     private static final char TAG = '\uFFFC';
     private static final Set<String> BREAKS = Set.of("br", "cr");
     private static final Set<String> OF_LINES = Set.of("subtitles", "text", "markdown");
@@ -124,15 +125,21 @@ final class SourceStructure {
     }
 
     private void defects(int index, String text) {
-        if (DOUBLE_SPACE.matcher(text).find()) {
+        if (text.contains("  ") && DOUBLE_SPACE.matcher(text).find()) {
             add(index, "proof.structure.double-space", 0);
         }
-        if (!OF_LINES.contains(document.format()) && BROKEN_LINE.matcher(text).find()) {
+        if (!OF_LINES.contains(document.format())
+                && text.indexOf('\n') >= 0
+                && BROKEN_LINE.matcher(text).find()) {
             add(index, "proof.structure.broken-line", 0);
         }
-        if (MIXED.matcher(text).find()) {
+        if (hasOtherLetters(text) && MIXED.matcher(text).find()) {
             add(index, "proof.structure.mixed-scripts", 0);
         }
+    }
+
+    private static boolean hasOtherLetters(String text) {
+        return text.chars().anyMatch(c -> c >= FIRST_GREEK && c != TAG);
     }
 
     /** The text with a character for each tag: a line break for one that breaks the line. */

@@ -15,7 +15,7 @@ final class MessageSyntax {
 
     /** The text with every character of syntax replaced by {@code filler}; as it is when it is no such message. */
     static String mask(String text, char filler) {
-        if (!WITH_VARIANTS.matcher(text).find()) {
+        if (text.indexOf('{') < 0 || !WITH_VARIANTS.matcher(text).find()) {
             return text;
         }
         try {

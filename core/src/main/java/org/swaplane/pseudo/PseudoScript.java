@@ -1,8 +1,5 @@
 package org.swaplane.pseudo;
 
-import java.util.HashMap;
-import java.util.Map;
-
 /** Letters that stand for the basic Latin ones, and what a text is filled up with. */
 public enum PseudoScript {
     /** Accented, and still legible. */
@@ -17,26 +14,26 @@ public enum PseudoScript {
     /** Marks a letter of another alphabet as replaced without hiding which one it is. */
     private static final String DOT_ABOVE = "\u0307";
 
-    private final Map<Integer, String> letters = new HashMap<>();
+    /** By their code. */
+    private final String[] latin = new String['z' + 1];
+
     private final char filler;
 
     PseudoScript(String substitutes, char filler) {
         int[] own = substitutes.codePoints().toArray();
         for (int i = 0; i < own.length; i++) {
-            letters.put(
-                    (int) "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz".charAt(i), Character.toString(own[i]));
+            latin["ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz".charAt(i)] = Character.toString(own[i]);
         }
         this.filler = filler;
     }
 
-    /** What stands for a character; it stands for itself when it is no letter. */
+    /** What stands for a letter; empty for a character that is none and stays. */
     String substitute(int character) {
-        String letter = letters.get(character);
-        return letter != null
-                ? letter
-                : Character.isLetter(character)
-                        ? Character.toString(character) + DOT_ABOVE
-                        : Character.toString(character);
+        String letter = character < latin.length ? latin[character] : null;
+        if (letter != null) {
+            return letter;
+        }
+        return Character.isLetter(character) ? Character.toString(character) + DOT_ABOVE : "";
     }
 
     /** What words are made of that only make a text longer. */

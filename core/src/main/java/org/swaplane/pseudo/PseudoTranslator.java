@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.IntStream;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Text;
@@ -30,6 +29,7 @@ public final class PseudoTranslator {
     private final Placeholders placeholders;
     private final PseudoSettings settings;
     private final CharsetEncoder encoder;
+    private final boolean unicode;
 
     public PseudoTranslator(Placeholders placeholders) {
         this(placeholders, PseudoSettings.DEFAULT, StandardCharsets.UTF_8);
@@ -40,29 +40,36 @@ public final class PseudoTranslator {
         this.placeholders = placeholders;
         this.settings = settings;
         this.encoder = charset.newEncoder();
+        this.unicode = charset.name().startsWith("UTF");
     }
 
     /** The text of one segment; {@code number} is the segment's, which the text carries where the settings want it. */
     public Content translate(Content source, int number) {
-        int letters = (int)
-                source.plainText().codePoints().filter(Character::isLetter).count();
-        if (letters == 0) {
+        if (source.plainText().codePoints().noneMatch(Character::isLetter)) {
             return source;
         }
-        List<Run> runs = new ArrayList<>(source.runs());
-        runs.replaceAll(
-                run -> run instanceof Text text ? new Text(substituted(text.value(), kept(text.value()))) : run);
+        List<Run> runs = new ArrayList<>(source.runs().size());
+        int first = -1;
+        int last = -1;
+        int grows = 0;
+        for (Run run : source.runs()) {
+            if (run instanceof Text text) {
+                last = runs.size();
+                first = first < 0 ? last : first;
+                String kept = kept(text.value());
+                // Characters that are for people; syntax does not grow.
+                grows += (int) kept.chars().filter(c -> c != KEPT).count();
+                runs.add(new Text(substituted(text.value(), kept)));
+            } else {
+                runs.add(run);
+            }
+        }
         // Inside the first and the last tags, so that what is added looks like the words beside it.
-        List<Integer> texts = IntStream.range(0, runs.size())
-                .filter(i -> runs.get(i) instanceof Text)
-                .boxed()
-                .toList();
         String before = settings.begin() + (settings.numbered() ? marker(number) : "");
-        String after = filling(translatable(source)) + settings.end();
-        runs.set(texts.get(0), new Text(before + ((Text) runs.get(texts.get(0))).value()));
-        int last = texts.get(texts.size() - 1);
+        runs.set(first, new Text(before + ((Text) runs.get(first)).value()));
         String text = ((Text) runs.get(last)).value();
         int end = text.stripTrailing().length();
+        String after = filling(grows) + settings.end();
         runs.set(last, new Text(text.substring(0, end) + after + text.substring(end)));
         return new Content(runs);
     }
@@ -85,15 +92,6 @@ public final class PseudoTranslator {
         return result.toString();
     }
 
-    /** Characters that are for people; syntax does not grow. */
-    private int translatable(Content source) {
-        return source.runs().stream()
-                .filter(Text.class::isInstance)
-                .map(run -> kept(((Text) run).value()))
-                .mapToInt(text -> (int) text.chars().filter(c -> c != KEPT).count())
-                .sum();
-    }
-
     /** The text with everything that must stay marked. */
     private String kept(String text) {
         String kept = placeholders.mask(MessageSyntax.mask(text, KEPT), KEPT);
@@ -103,16 +101,27 @@ public final class PseudoTranslator {
 
     private String substituted(String text, String kept) {
         StringBuilder result = new StringBuilder(text.length());
-        for (int i = 0; i < text.length(); i += Character.charCount(text.codePointAt(i))) {
-            int character = text.codePointAt(i);
-            String own = Character.toString(character);
-            String substitute = kept.charAt(i) == KEPT ? own : settings.script().substitute(character);
-            result.append(encoder.canEncode(substitute) ? substitute : own);
+        int character;
+        for (int i = 0; i < text.length(); i += Character.charCount(character)) {
+            character = text.codePointAt(i);
+            String substitute = kept.charAt(i) == KEPT ? "" : settings.script().substitute(character);
+            if (substitute.isEmpty() || !canWrite(substitute)) {
+                result.appendCodePoint(character);
+            } else {
+                result.append(substitute);
+            }
         }
         return result.toString();
     }
 
+    private boolean canWrite(String substitute) {
+        return unicode || encoder.canEncode(substitute);
+    }
+
     private static String withoutAccessKeys(String text) {
+        if (text.indexOf('&') < 0) {
+            return text;
+        }
         StringBuilder result = new StringBuilder(text);
         Matcher key = ACCESS_KEY.matcher(text);
         while (key.find()) {
