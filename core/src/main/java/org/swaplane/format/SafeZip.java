@@ -2,6 +2,7 @@ package org.swaplane.format;
 
 import java.io.BufferedInputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
@@ -15,6 +16,7 @@ import org.swaplane.task.CannotProceedException;
 /** Reads entries of a zip that nobody vouches for: bounded in number, size and compression. */
 public final class SafeZip {
     private static final int MOST_ENTRIES = 10_000;
+    private static final int HEAD = 1 << 16;
     private static final long LARGEST_ENTRY = 256L << 20;
     private static final long MOST_BYTES = 1L << 30;
 
@@ -65,6 +67,31 @@ public final class SafeZip {
                 throw broken(source, e);
             }
             throw e;
+        }
+        return found;
+    }
+
+    /**
+     * The first bytes of an entry, and its whole size.
+     *
+     * @param size in bytes, unpacked
+     */
+    public record EntryHead(byte[] bytes, long size) {}
+
+    /** What the wanted entries begin with, however large they are; in the order of the archive. */
+    public static Map<String, EntryHead> heads(Source source, Predicate<String> wanted) throws IOException {
+        Map<String, EntryHead> found = new LinkedHashMap<>();
+        try (ZipArchiveInputStream zip =
+                new ZipArchiveInputStream(new BufferedInputStream(source.open()), "UTF-8", true, true)) {
+            for (ZipArchiveEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                if (found.size() < MOST_ENTRIES && wanted.test(entry.getName())) {
+                    byte[] head = zip.readNBytes(HEAD);
+                    long rest = zip.transferTo(OutputStream.nullOutputStream());
+                    found.putIfAbsent(entry.getName(), new EntryHead(head, head.length + rest));
+                }
+            }
+        } catch (ZipException | java.io.EOFException e) {
+            throw broken(source, e);
         }
         return found;
     }

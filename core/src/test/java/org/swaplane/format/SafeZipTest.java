@@ -57,4 +57,19 @@ class SafeZipTest {
                 .isInstanceOf(CannotProceedException.class)
                 .hasMessage("a.docx: the archive is encrypted; ask the sender for it without a password");
     }
+
+    @Test
+    void theHeadOfAnEntryTellsItsWholeSize() throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+            zip.putNextEntry(new ZipEntry("media/large.bin"));
+            zip.write(new byte[3 << 20]);
+        }
+
+        SafeZip.EntryHead head = SafeZip.heads(Source.of("a.docx", bytes.toByteArray()), name -> true)
+                .get("media/large.bin");
+
+        assertThat(head.size()).isEqualTo(3 << 20);
+        assertThat(head.bytes()).hasSize(1 << 16);
+    }
 }

@@ -63,7 +63,7 @@ final class Xliff12File extends SplicedXmlFile {
 
     @Override
     protected void collect(List<SegmentEdit> edits, List<Splice> splices, TagEdits tags) {
-        for (TagPlace file : places.withoutLanguage()) {
+        for (TagPlace file : edits.isEmpty() ? List.<TagPlace>of() : places.withoutLanguage()) {
             tags.change(file, targetLanguage, tag -> tag.with("target-language", targetLanguage));
         }
         Map<SegmentedUnit, List<SegmentEdit>> byUnit = new LinkedHashMap<>();

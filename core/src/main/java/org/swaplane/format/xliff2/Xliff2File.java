@@ -55,6 +55,7 @@ final class Xliff2File extends SplicedXmlFile {
     @Override
     protected void collect(List<SegmentEdit> edits, List<Splice> splices, TagEdits tags) {
         places.withoutLanguage()
+                .filter(root -> !edits.isEmpty())
                 .ifPresent(root -> tags.change(root, targetLanguage, tag -> tag.with("trgLang", targetLanguage)));
         for (SegmentEdit edit : edits) {
             addSplices(splices, tags, edit);

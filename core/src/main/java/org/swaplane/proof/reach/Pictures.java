@@ -50,11 +50,10 @@ public final class Pictures {
     }
 
     private static List<Picture> inPackage(Source source) throws IOException {
-        Map<String, byte[]> entries = SafeZip.read(
-                source,
-                name -> MEDIA.matcher(name).matches() || RELATIONS.matcher(name).matches());
+        Map<String, byte[]> relationships =
+                SafeZip.read(source, name -> RELATIONS.matcher(name).matches());
         Map<String, String> places = new TreeMap<>();
-        entries.forEach((name, bytes) -> {
+        relationships.forEach((name, bytes) -> {
             Matcher relations = RELATIONS.matcher(name);
             if (relations.matches()) {
                 Matcher target = TARGET.matcher(new String(bytes, StandardCharsets.UTF_8));
@@ -64,26 +63,25 @@ public final class Pictures {
                 }
             }
         });
-        return entries.entrySet().stream()
-                .filter(each -> MEDIA.matcher(each.getKey()).matches())
+        return SafeZip.heads(source, name -> MEDIA.matcher(name).matches()).entrySet().stream()
                 .map(each -> picture(each.getKey(), places, each.getValue()))
                 .collect(Collectors.toList());
     }
 
-    private static Picture picture(String name, Map<String, String> places, byte[] bytes) {
+    private static Picture picture(String name, Map<String, String> places, SafeZip.EntryHead entry) {
         String place = places.getOrDefault(name.substring(name.lastIndexOf('/') + 1), "");
-        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(entry.bytes()))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
             if (readers.hasNext()) {
                 ImageReader reader = readers.next();
                 reader.setInput(in);
-                return new Picture(name, place, bytes.length, reader.getWidth(0), reader.getHeight(0));
+                return new Picture(name, place, entry.size(), reader.getWidth(0), reader.getHeight(0));
             }
         } catch (IOException | RuntimeException e) {
             // A picture that cannot be measured is listed without its measures.
-            return new Picture(name, place, bytes.length, 0, 0);
+            return new Picture(name, place, entry.size(), 0, 0);
         }
-        return new Picture(name, place, bytes.length, 0, 0);
+        return new Picture(name, place, entry.size(), 0, 0);
     }
 
     private static List<Picture> inPage(Source source) throws IOException {

@@ -211,7 +211,8 @@ class Xliff2ReaderTest {
                 .with(FileOptions.ofLanguages("", "nl"));
 
         assertThat(file.document().targetLanguage()).isEqualTo("nl");
-        assertThat(file.write()).contains(" srcLang='en-GB' trgLang=\"nl\">");
+        assertThat(file.write(Rewriting.translated(0, "t"))).contains(" srcLang='en-GB' trgLang=\"nl\">");
+        assertThat(file.write()).isEqualTo(file.file());
     }
 
     @ParameterizedTest
