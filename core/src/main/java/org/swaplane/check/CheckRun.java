@@ -25,7 +25,16 @@ public final class CheckRun {
                 new PlaceholdersCheck(placeholders),
                 new NumbersCheck(placeholders),
                 new SameAsSourceCheck(placeholders),
-                new FileRulesCheck()));
+                new FileRulesCheck(),
+                new LengthCheck(),
+                new EndPunctuationCheck(),
+                new EdgeSpaceCheck(),
+                new DoubleSpaceCheck(),
+                new RepeatedWordCheck(),
+                new BracketsCheck(),
+                new CapitalCheck(),
+                new LinkCheck(),
+                new CharactersCheck()));
     }
 
     /** The findings of one segment; what is locked in the file is nobody's work here and is not checked. */

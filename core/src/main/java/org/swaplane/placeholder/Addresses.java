@@ -1,5 +1,6 @@
 package org.swaplane.placeholder;
 
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -23,5 +24,15 @@ public final class Addresses {
             }
         }
         return result.toString();
+    }
+
+    /** Where addresses stand. */
+    public static List<Placeholders.Found> find(String text) {
+        return text.indexOf('@') < 0 && !text.contains("://") && !text.contains("www.")
+                ? List.of()
+                : ADDRESS.matcher(text)
+                        .results()
+                        .map(found -> new Placeholders.Found(found.start(), found.end(), found.group()))
+                        .toList();
     }
 }

@@ -1,0 +1,83 @@
+package org.swaplane.check;
+
+import static org.swaplane.wording.Wording.say;
+
+import com.ibm.icu.lang.UCharacter;
+import com.ibm.icu.lang.UCharacterCategory;
+import com.ibm.icu.text.Normalizer2;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.swaplane.compare.Span;
+import org.swaplane.content.Content;
+
+/** Characters that nobody meant: broken encodings, control characters, a word of two scripts, another normal form than usual. */
+final class CharactersCheck extends TextCheck {
+    /** What UTF-8 looks like when it was read as a western encoding. */
+    private static final Pattern MOJIBAKE =
+            Pattern.compile("[ÃÂÐÑ][\\u0080-\\u00BF€‚ƒ„…†‡ˆ‰Š‹ŒŽ‘’“”•–—˜™š›œžŸ]|â€[™œž¦“”˜]|ï»¿");
+
+    private static final Pattern MIXED =
+            Pattern.compile("(?=\\p{L}*\\p{IsLatin})(?=\\p{L}*[\\p{IsCyrillic}\\p{IsGreek}])\\p{L}{3,}");
+
+    CharactersCheck() {
+        super("characters");
+    }
+
+    @Override
+    List<Finding> find(Texts texts) {
+        List<Finding> findings = new ArrayList<>();
+        String target = texts.target();
+        List<Span> odd = odd(target, texts.source());
+        if (!odd.isEmpty()) {
+            String code = String.format("U+%04X", target.codePointAt(odd.get(0).start()));
+            findings.add(error(texts, say("check.characters.odd", code), List.of(), odd));
+        }
+        find(texts, MOJIBAKE, "check.characters.mojibake", findings);
+        find(texts, MIXED, "check.characters.mixed", findings);
+        Normalizer2 composed = Normalizer2.getNFCInstance();
+        // Some scripts are not composed by rule; there the normal form is the longer one.
+        if (composed.normalize(target).length() < target.length() && composed.isNormalized(texts.source())) {
+            Content fixed = texts.segment().target();
+            if (fixed.tags().isEmpty()) {
+                List<Span> all = List.of(new Span(0, target.length()));
+                findings.add(warning(
+                        texts, say("check.characters.normal-form"), all, Content.of(composed.normalize(target))));
+            }
+        }
+        return findings;
+    }
+
+    private void find(Texts texts, Pattern pattern, String key, List<Finding> findings) {
+        Matcher matcher = pattern.matcher(texts.target());
+        if (matcher.find() && !pattern.matcher(texts.source()).find()) {
+            List<Span> span = List.of(new Span(matcher.start(), matcher.end()));
+            findings.add(error(texts, say(key, matcher.group()), List.of(), span));
+        }
+    }
+
+    private static List<Span> odd(String text, String source) {
+        List<Span> spans = new ArrayList<>();
+        int character;
+        for (int at = 0; at < text.length(); at += Character.charCount(character)) {
+            character = text.codePointAt(at);
+            if (isOdd(character) && source.indexOf(character) < 0) {
+                spans.add(new Span(at, at + Character.charCount(character)));
+            }
+        }
+        return spans;
+    }
+
+    private static boolean isOdd(int character) {
+        if (character >= ' ' && character < 0x7F || character == '\n' || character == '\t' || character == '\r') {
+            return false;
+        }
+        int category = UCharacter.getType(character);
+        return character == 0xFFFD
+                || category == UCharacterCategory.CONTROL
+                || category == UCharacterCategory.UNASSIGNED
+                || category == UCharacterCategory.SURROGATE
+                || category == UCharacterCategory.PRIVATE_USE;
+    }
+}

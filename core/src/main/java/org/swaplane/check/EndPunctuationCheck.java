@@ -1,0 +1,138 @@
+package org.swaplane.check;
+
+import static org.swaplane.wording.Wording.say;
+
+import java.util.List;
+import java.util.Map;
+import org.swaplane.compare.Span;
+import org.swaplane.content.Content;
+import org.swaplane.content.Text;
+import org.swaplane.document.Counts;
+
+/** A sentence that ends otherwise than its source, by the habits of the target language. */
+final class EndPunctuationCheck extends TextCheck {
+    private static final String CLOSING = "\"'”’»›)]}）】」』“‹«｣\u200B\u200E\u200F\u2069";
+    private static final int FEWEST_WORDS = 3;
+    private static final Map<String, String> STOPS = Map.of(
+            "zh", "。", "ja", "。", "hi", "।", "bn", "।", "ne", "।", "mr", ".", "hy", "։", "am", "።", "ur", "۔", "pa",
+            "।");
+
+    /** How a text ends. */
+    private enum End {
+        NONE(""),
+        STOP(".。．｡।۔։።"),
+        QUESTION("?？؟⸮՞"),
+        EXCLAMATION("!！՜"),
+        COLON(":：՝"),
+        ELLIPSIS("…‥");
+
+        private final String marks;
+
+        End(String marks) {
+            this.marks = marks;
+        }
+
+        private static End of(char mark) {
+            for (End end : values()) {
+                if (end.marks.indexOf(mark) >= 0) {
+                    return end;
+                }
+            }
+            return NONE;
+        }
+    }
+
+    EndPunctuationCheck() {
+        super("end-punctuation");
+    }
+
+    @Override
+    List<Finding> find(Texts texts) {
+        int sourceAt = last(texts.source());
+        int targetAt = last(texts.target());
+        if (sourceAt < 0 || targetAt < 0) {
+            return List.of();
+        }
+        End source = end(texts.source(), sourceAt, texts.sourceLanguage());
+        End target = end(texts.target(), targetAt, texts.targetLanguage());
+        if (source == target || isFree(texts, source, target)) {
+            return List.of();
+        }
+        List<Span> sourceSpan = List.of(new Span(sourceAt, sourceAt + 1));
+        List<Span> targetSpan = List.of(new Span(targetAt, targetAt + 1));
+        if (target == End.NONE
+                && source == End.STOP
+                && endsWithText(texts.segment().target())) {
+            String stop = STOPS.getOrDefault(texts.targetLanguage().code(), ".");
+            Content fixed = texts.segment().target().replaceText(targetAt + 1, targetAt + 1, stop);
+            String mark = texts.source().substring(sourceAt, sourceAt + 1);
+            return List.of(warning(texts, say("check.end-punctuation.missing", mark), targetSpan, fixed));
+        }
+        String is = target == End.NONE ? "" : texts.target().substring(targetAt, targetAt + 1);
+        String was = source == End.NONE ? "" : texts.source().substring(sourceAt, sourceAt + 1);
+        String key = is.isEmpty()
+                ? "check.end-punctuation.missing"
+                : was.isEmpty() ? "check.end-punctuation.added" : "check.end-punctuation.changed";
+        return List.of(warning(texts, say(key, was.isEmpty() ? is : was, is), sourceSpan, targetSpan));
+    }
+
+    /** Where the last character stands that is no closing bracket or quotation mark; negative when there is none. */
+    private static int last(String text) {
+        int at = text.length() - 1;
+        while (at >= 0 && (isSpace(text.charAt(at)) || CLOSING.indexOf(text.charAt(at)) >= 0)) {
+            at--;
+        }
+        return at;
+    }
+
+    private static boolean isSpace(char c) {
+        return Character.isWhitespace(c) || Character.isSpaceChar(c);
+    }
+
+    private static End end(String text, int at, Language language) {
+        char mark = text.charAt(at);
+        if (language.isOneOf("el") && (mark == ';' || mark == '\u037E')) {
+            return End.QUESTION;
+        }
+        if (mark == '.' && at > 1 && text.charAt(at - 1) == '.' && text.charAt(at - 2) == '.') {
+            return End.ELLIPSIS;
+        }
+        // A danda or a bar, as keyboards have it.
+        if (mark == '|' && language.isOneOf("hi", "bn", "ne", "sa", "mr")) {
+            return End.STOP;
+        }
+        return End.of(mark);
+    }
+
+    private static boolean isFree(Texts texts, End source, End target) {
+        boolean stops = source == End.STOP && target == End.NONE || source == End.NONE && target == End.STOP;
+        if (stops
+                && (!texts.targetLanguage().hasStops()
+                        || !texts.sourceLanguage().hasStops())) {
+            return true;
+        }
+        // In a few words a stop belongs to an abbreviation or to a number.
+        if (stops
+                && Math.min(Counts.words(texts.source()), Counts.words(texts.target())) < FEWEST_WORDS
+                && texts.sourceLanguage().hasSpaces()) {
+            return true;
+        }
+        if (stops && endsWithAbbreviation(source == End.STOP ? texts.source() : texts.target())) {
+            return true;
+        }
+        // Chinese, Japanese and Thai sentences can ask with a word and shout with none.
+        boolean shouts =
+                source == End.EXCLAMATION && target == End.STOP || source == End.STOP && target == End.EXCLAMATION;
+        return shouts && texts.targetLanguage().isOneOf("zh", "ja", "ko", "th", "de");
+    }
+
+    private static boolean endsWithAbbreviation(String text) {
+        String stripped = text.substring(0, last(text) + 1);
+        String word = stripped.replaceAll("(?s).*[\\s(/,-]", "");
+        return word.matches("(?:\\p{L}{1,3}\\.)+|\\p{N}+\\.|\\p{Lu}\\p{L}{1,4}\\.");
+    }
+
+    private static boolean endsWithText(Content content) {
+        return !content.runs().isEmpty() && content.runs().get(content.runs().size() - 1) instanceof Text;
+    }
+}

@@ -1,0 +1,57 @@
+package org.swaplane.check;
+
+import static org.swaplane.wording.Wording.say;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.swaplane.compare.Span;
+
+/** The same word twice in a row, where the source has no such thing and the language knows no doubling. */
+final class RepeatedWordCheck extends TextCheck {
+    private static final Pattern TWICE = Pattern.compile(
+            "(?iu)(?<![\\p{L}\\p{M}\\p{N}'’-])(\\p{L}[\\p{L}\\p{M}]+)\\s+\\1(?![\\p{L}\\p{M}\\p{N}'’-])");
+    /** Languages that hardly ever double a word; many others do, to say more or to join clauses. */
+    private static final Set<String> WITHOUT_DOUBLING = Set.of(
+            "en", "de", "fr", "es", "it", "pt", "nl", "sv", "da", "nb", "nn", "no", "is", "pl", "cs", "sk", "ru", "uk",
+            "be", "bg", "hr", "sr", "bs", "sl", "mk", "ro", "hu", "fi", "et", "lv", "lt", "el", "ca", "gl");
+
+    /** Words that can meet themselves at the border of two clauses. */
+    private static final Map<String, Set<String>> MEETING = Map.of(
+            "en", Set.of("that", "had", "is", "do", "in"),
+            "de", Set.of("die", "der", "das", "den", "sie", "wie", "was", "dass", "sich", "dem"),
+            "nl", Set.of("die", "dat", "wat", "het", "je", "zijn", "hun", "haar"),
+            "fr", Set.of("nous", "vous", "elle", "elles"),
+            "sv", Set.of("det", "den", "de", "i", "som", "att"),
+            "da", Set.of("det", "den", "de", "som", "at", "var", "er"),
+            "nb", Set.of("det", "den", "de", "som", "var", "er"),
+            "it", Set.of("man", "via", "piano", "poco"),
+            "es", Set.of("se"),
+            "pl", Set.of("to"));
+
+    RepeatedWordCheck() {
+        super("repeated-word");
+    }
+
+    @Override
+    List<Finding> find(Texts texts) {
+        Language language = texts.targetLanguage();
+        if (!WITHOUT_DOUBLING.contains(language.code())
+                || TWICE.matcher(texts.source()).find()) {
+            return List.of();
+        }
+        Matcher twice = TWICE.matcher(texts.target());
+        Set<String> meeting = MEETING.getOrDefault(language.code(), Set.of());
+        while (twice.find()) {
+            String word = twice.group(1);
+            if (!meeting.contains(word.toLowerCase(Locale.ROOT))) {
+                List<Span> span = List.of(new Span(twice.start(), twice.end()));
+                return List.of(warning(texts, say("check.repeated-word", word), List.of(), span));
+            }
+        }
+        return List.of();
+    }
+}
