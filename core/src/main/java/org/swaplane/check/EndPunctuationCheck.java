@@ -20,10 +20,10 @@ final class EndPunctuationCheck extends TextCheck {
     /** How a text ends. */
     private enum End {
         NONE(""),
-        STOP(".。．｡।۔։።"),
+        STOP(".。．｡।۔։።។"),
         QUESTION("?？؟⸮՞"),
         EXCLAMATION("!！՜"),
-        COLON(":：՝"),
+        COLON(":：՝៖"),
         ELLIPSIS("…‥");
 
         private final String marks;

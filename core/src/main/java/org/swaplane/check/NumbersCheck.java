@@ -2,11 +2,8 @@ package org.swaplane.check;
 
 import static org.swaplane.wording.Wording.say;
 
-import com.ibm.icu.text.RuleBasedNumberFormat;
-import com.ibm.icu.util.ULocale;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -96,36 +93,7 @@ final class NumbersCheck implements Check {
     /** Small numbers may be digits on one side and a word on the other. */
     private static boolean isSpelledOut(ReadNumber number, Content other, String language) {
         String value = number.values().size() == 1 ? number.values().iterator().next() : "";
-        if (!value.matches("\\d{1,2}")) {
-            return false;
-        }
-        ULocale locale = ULocale.forLanguageTag(language);
-        RuleBasedNumberFormat spellout = new RuleBasedNumberFormat(locale, RuleBasedNumberFormat.SPELLOUT);
-        String text = other.plainText().toLowerCase(locale.toLocale());
-        for (String rules : spellout.getRuleSetNames()) {
-            if (rules.startsWith("%spellout-cardinal") || rules.startsWith("%spellout-ordinal")) {
-                String word = spellout.format(Long.parseLong(value), rules)
-                        .replace("\u00AD", "")
-                        .toLowerCase(Locale.ROOT);
-                if (containsWord(text, word)) {
-                    return true;
-                }
-            }
-        }
-        return false;
-    }
-
-    private static boolean containsWord(String text, String word) {
-        for (int at = text.indexOf(word); at >= 0; at = text.indexOf(word, at + 1)) {
-            boolean begins = at == 0 || !Character.isLetter(text.charAt(at - 1));
-            int end = at + word.length();
-            // An ending may follow: 'vier', 'vierte', 'viertes'.
-            boolean ends = end >= text.length() || !Character.isLetter(text.charAt(end)) || word.length() > 3;
-            if (begins && ends) {
-                return true;
-            }
-        }
-        return false;
+        return SpelledNumber.isIn(other.plainText(), value, language);
     }
 
     private static String value(ReadNumber number) {
