@@ -33,6 +33,7 @@ public final class CheckRun {
                 new RepeatedWordCheck(),
                 new BracketsCheck(),
                 new CapitalCheck(),
+                new MessageSyntaxCheck(),
                 new LinkCheck(),
                 new CharactersCheck()));
     }

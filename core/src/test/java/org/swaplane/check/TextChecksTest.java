@@ -108,6 +108,23 @@ class TextChecksTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
+            en de | {n, plural, one {# pier} other {# piers}} | {n, plural, one {# Kai} other {# Kais}              | message-syntax
+            en de | {n, plural, one {# pier} other {# piers}} | {m, plural, one {# Kai} other {# Kais}}             | message-syntax message-syntax
+            en pl | {n, plural, one {# pier} other {# piers}} | {n, plural, one {# molo} other {# mola}}             | message-syntax
+            en de | {g, select, a {Boat} other {Ship}}        | {g, select, b {Boot} other {Schiff}}                | message-syntax
+            en de | {n, plural, one {# pier} other {# piers}} | {n, plural, one {# Kai} other {# Kais}}             |
+            en ja | {n, plural, one {# pier} other {# piers}} | {n, plural, other {桟橋 # つ}}                       |
+            en pl | {n, plural, one {# pier} other {# piers}} | {n, plural, one {# molo} few {# mola} many {# mol} other {# mola}} |
+            en de | {n, plural, =0 {no pier} one {a pier} other {# piers}} | {n, plural, one {ein Kai} other {# Kais}} |
+            """)
+    void messagesWithVariants(String languages, String source, String target, String expected) {
+        assertThat(find(languages, source, target))
+                .filteredOn(finding -> finding.check().equals("message-syntax"))
+                .hasSize(expected == null ? 0 : expected.split(" ").length);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
             en de | The deck is closed today. | Das Deck ist heute geschlossen | Das Deck ist heute geschlossen.
             en zh | The deck is closed today. | 今天甲板关闭                     | 今天甲板关闭。
             en de | Deck plan·                | Deckplan                       | Deckplan·

@@ -1,0 +1,124 @@
+package org.swaplane.check;
+
+import static org.swaplane.wording.Wording.say;
+
+import com.ibm.icu.text.MessagePattern;
+import com.ibm.icu.text.MessagePattern.ArgType;
+import com.ibm.icu.text.MessagePattern.Part;
+import com.ibm.icu.text.PluralRules;
+import com.ibm.icu.util.ULocale;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.regex.Pattern;
+import org.swaplane.compare.Span;
+
+/**
+ * Messages with variants (ICU message syntax): the target must be one too, with the same arguments and choices, and with the plural
+ * categories that its language needs (CLDR).
+ */
+final class MessageSyntaxCheck extends TextCheck {
+    private static final Pattern WITH_VARIANTS =
+            Pattern.compile("\\{\\s*[\\p{L}\\d_]+\\s*,\\s*(?:plural|select|selectordinal)\\s*,");
+
+    MessageSyntaxCheck() {
+        super("message-syntax");
+    }
+
+    /** An argument of a message: what it is, and the selectors of its variants. */
+    private record Argument(ArgType type, Set<String> selectors) {}
+
+    @Override
+    List<Finding> find(Texts texts) {
+        if (!WITH_VARIANTS.matcher(texts.source()).find()) {
+            return List.of();
+        }
+        Map<String, Argument> source;
+        try {
+            source = arguments(texts.source());
+        } catch (IllegalArgumentException | IndexOutOfBoundsException e) {
+            return List.of(); // the source only looks like a message
+        }
+        List<Span> all = List.of(new Span(0, texts.target().length()));
+        Map<String, Argument> target;
+        try {
+            target = arguments(texts.target());
+        } catch (IllegalArgumentException | IndexOutOfBoundsException e) {
+            return List.of(error(texts, say("check.message-syntax.broken", firstLine(e)), List.of(), all));
+        }
+        List<Finding> findings = new ArrayList<>();
+        for (Map.Entry<String, Argument> entry : source.entrySet()) {
+            Argument there = target.get(entry.getKey());
+            if (there == null || there.type() != entry.getValue().type()) {
+                findings.add(error(texts, say("check.message-syntax.missing", entry.getKey()), List.of(), all));
+            } else {
+                compare(texts, entry.getKey(), entry.getValue(), there, findings);
+            }
+        }
+        target.keySet().stream()
+                .filter(name -> !source.containsKey(name))
+                .forEach(name -> findings.add(error(texts, say("check.message-syntax.added", name), List.of(), all)));
+        return findings;
+    }
+
+    private void compare(Texts texts, String name, Argument source, Argument target, List<Finding> findings) {
+        Set<String> missing = new TreeSet<>();
+        if (source.type() == ArgType.SELECT) {
+            missing.addAll(source.selectors());
+        } else if (source.type().hasPluralStyle()) {
+            PluralRules.PluralType kind =
+                    source.type() == ArgType.PLURAL ? PluralRules.PluralType.CARDINAL : PluralRules.PluralType.ORDINAL;
+            ULocale locale = ULocale.forLanguageTag(texts.segment().targetLanguage());
+            missing.addAll(PluralRules.forLocale(locale, kind).getKeywords());
+            // Categories that whole numbers never need are left out by many.
+            missing.removeIf(keyword -> !keyword.equals("other")
+                    && PluralRules.forLocale(locale, kind).getSamples(keyword) == null);
+        }
+        missing.removeAll(target.selectors());
+        if (!missing.isEmpty()) {
+            List<Span> all = List.of(new Span(0, texts.target().length()));
+            String words = say("check.message-syntax.variants", name, String.join(", ", missing));
+            findings.add(error(texts, words, List.of(), all));
+        }
+    }
+
+    /** By name; the same argument can occur in several variants, and counts once. */
+    private static Map<String, Argument> arguments(String text) {
+        MessagePattern pattern = new MessagePattern(text);
+        Map<String, Argument> arguments = new TreeMap<>();
+        for (int i = 0; i < pattern.countParts(); i++) {
+            if (pattern.getPartType(i) == Part.Type.ARG_START) {
+                ArgType type = pattern.getPart(i).getArgType();
+                String name = pattern.getSubstring(pattern.getPart(i + 1));
+                Argument known = arguments.get(name);
+                if (known == null || known.type() == ArgType.NONE) {
+                    known = new Argument(type, new TreeSet<>());
+                    arguments.put(name, known);
+                }
+                if (type == known.type()) {
+                    known.selectors().addAll(selectors(pattern, i));
+                }
+            }
+        }
+        return arguments;
+    }
+
+    private static Set<String> selectors(MessagePattern pattern, int argument) {
+        Set<String> selectors = new TreeSet<>();
+        for (int i = argument + 1; i < pattern.getLimitPartIndex(argument); i++) {
+            if (pattern.getPartType(i) == Part.Type.ARG_SELECTOR) {
+                selectors.add(pattern.getSubstring(pattern.getPart(i)));
+            } else if (pattern.getPartType(i) == Part.Type.MSG_START) {
+                i = pattern.getLimitPartIndex(i);
+            }
+        }
+        return selectors;
+    }
+
+    private static String firstLine(Exception e) {
+        return String.valueOf(e.getMessage()).lines().findFirst().orElse("");
+    }
+}
