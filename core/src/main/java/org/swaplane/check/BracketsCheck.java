@@ -6,6 +6,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
 
 /** Brackets that do not match in the target, where those of the source do. */
@@ -14,6 +15,11 @@ final class BracketsCheck extends TextCheck {
     private static final String CLOSING = ")]}）］｝】」』〕》〉";
     /** A full-width bracket may meet an ordinary one. */
     private static final String FOLDED = "([{([{【「『〔《〈";
+
+    /** What stands before a closing bracket alone: a number, a letter, two eyes. */
+    private static final Pattern ITEM = Pattern.compile("(?s)(?:.*\\s)?(?:\\p{N}{1,3}|\\p{L}|[:;][-']?)");
+
+    private static final int ITEM_LENGTH = 6;
 
     BracketsCheck() {
         super("brackets");
@@ -40,7 +46,8 @@ final class BracketsCheck extends TextCheck {
                 open.push(i);
             } else if (closing >= 0) {
                 if (open.isEmpty()) {
-                    if (!text.substring(0, i).matches("(?s)(?:.*\\s)?(?:\\p{N}{1,3}|\\p{L}|[:;][-']?)")) {
+                    if (!ITEM.matcher(text.substring(Math.max(0, i - ITEM_LENGTH), i))
+                            .matches()) {
                         return Optional.of(i);
                     }
                 } else {

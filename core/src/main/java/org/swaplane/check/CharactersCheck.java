@@ -19,7 +19,10 @@ final class CharactersCheck extends TextCheck {
             Pattern.compile("[ÃÂÐÑ][\\u0080-\\u00BF€‚ƒ„…†‡ˆ‰Š‹ŒŽ‘’“”•–—˜™š›œžŸ]|â€[™œž¦“”˜]|ï»¿");
 
     private static final Pattern MIXED =
-            Pattern.compile("(?=\\p{L}*\\p{IsLatin})(?=\\p{L}*[\\p{IsCyrillic}\\p{IsGreek}])\\p{L}{3,}");
+            Pattern.compile("(?<!\\p{L})(?=\\p{L}*\\p{IsLatin})(?=\\p{L}*[\\p{IsCyrillic}\\p{IsGreek}])\\p{L}{3,}");
+
+    private static final char FIRST_BROKEN = '\u00C2';
+    private static final char FIRST_GREEK = '\u0370';
 
     CharactersCheck() {
         super("characters");
@@ -34,8 +37,12 @@ final class CharactersCheck extends TextCheck {
             String code = String.format("U+%04X", target.codePointAt(odd.get(0).start()));
             findings.add(error(texts, say("check.characters.odd", code), List.of(), odd));
         }
-        find(texts, MOJIBAKE, "check.characters.mojibake", findings);
-        find(texts, MIXED, "check.characters.mixed", findings);
+        if (target.chars().anyMatch(c -> c >= FIRST_BROKEN)) {
+            find(texts, MOJIBAKE, "check.characters.mojibake", findings);
+        }
+        if (target.chars().anyMatch(c -> c >= FIRST_GREEK)) {
+            find(texts, MIXED, "check.characters.mixed", findings);
+        }
         Normalizer2 composed = Normalizer2.getNFCInstance();
         // Some scripts are not composed by rule; there the normal form is the longer one.
         if (composed.normalize(target).length() < target.length() && composed.isNormalized(texts.source())) {

@@ -2,6 +2,8 @@ package org.swaplane.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.IntFunction;
+import java.util.stream.IntStream;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
@@ -10,6 +12,8 @@ import org.swaplane.task.Progress;
 
 /** Runs the checks over segments. */
 public final class CheckRun {
+    private static final int CHUNK = 10_000;
+
     private final List<Check> checks;
 
     public CheckRun(List<Check> checks) {
@@ -48,14 +52,29 @@ public final class CheckRun {
 
     /** The findings of a whole document, in its order. */
     public List<Finding> run(BilingualDocument document, Progress progress) {
+        return run(
+                document.segments().size(),
+                i -> {
+                    Segment segment = document.segments().get(i);
+                    Part part = document.parts().get(segment.part());
+                    return new CheckedSegment(
+                            i, segment, segment.target(), part.sourceLanguage(), part.targetLanguage());
+                },
+                progress);
+    }
+
+    /** The findings of so many segments, in their order; they are checked on all processors. */
+    public List<Finding> run(int size, IntFunction<CheckedSegment> segments, Progress progress) {
         List<Finding> findings = new ArrayList<>();
-        for (int i = 0; i < document.segments().size(); i++) {
+        for (int from = 0; from < size; from += CHUNK) {
             progress.checkCancelled();
-            progress.at(i, document.segments().size());
-            Segment segment = document.segments().get(i);
-            Part part = document.parts().get(segment.part());
-            findings.addAll(run(
-                    new CheckedSegment(i, segment, segment.target(), part.sourceLanguage(), part.targetLanguage())));
+            progress.at(from, size);
+            IntStream.range(from, Math.min(size, from + CHUNK))
+                    .parallel()
+                    .mapToObj(i -> run(segments.apply(i)))
+                    .filter(found -> !found.isEmpty())
+                    .toList()
+                    .forEach(findings::addAll);
         }
         return findings;
     }

@@ -39,11 +39,13 @@ final class RepeatedWordCheck extends TextCheck {
     @Override
     List<Finding> find(Texts texts) {
         Language language = texts.targetLanguage();
+        Matcher twice = TWICE.matcher(texts.target());
         if (!WITHOUT_DOUBLING.contains(language.code())
+                || !twice.find()
                 || TWICE.matcher(texts.source()).find()) {
             return List.of();
         }
-        Matcher twice = TWICE.matcher(texts.target());
+        twice.reset();
         Set<String> meeting = MEETING.getOrDefault(language.code(), Set.of());
         while (twice.find()) {
             String word = twice.group(1);

@@ -9,7 +9,6 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,13 +41,7 @@ public final class Delivery {
 
     /** The findings of a track as it stands now, set aside or not. */
     public List<Finding> findings(Track track, Progress progress) {
-        List<Finding> findings = new ArrayList<>();
-        for (int i = 0; i < track.size(); i++) {
-            progress.checkCancelled();
-            progress.at(i, track.size());
-            findings.addAll(checks.run(track.checked(i)));
-        }
-        return findings;
+        return checks.run(track.size(), track::checked, progress);
     }
 
     /** How the gate stands; writes the result into a temporary file to prove it. */

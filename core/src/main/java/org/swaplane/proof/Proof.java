@@ -11,6 +11,8 @@ public record Proof(String id, Verdict verdict, String message, List<Detail> det
     /** Details that are kept; the message says how many there are. */
     static final int MOST_DETAILS = 5000;
 
+    private static final int MOST_TEXT = 400;
+
     public enum Verdict {
         PASS,
         /** A person must look. */
@@ -33,7 +35,7 @@ public record Proof(String id, Verdict verdict, String message, List<Detail> det
                 @JsonProperty("text") String text,
                 @JsonProperty("segment") int segment) {
             this.where = where;
-            this.text = text;
+            this.text = text.length() > MOST_TEXT ? text.substring(0, MOST_TEXT) + "…" : text;
             this.segment = segment;
         }
 

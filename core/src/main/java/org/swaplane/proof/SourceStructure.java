@@ -50,7 +50,7 @@ final class SourceStructure {
     private static final Pattern DOUBLE_SPACE = Pattern.compile("\\S {2,}\\S");
     private static final Pattern BROKEN_LINE = Pattern.compile("[\\p{Ll},][ \\t]*\\R[ \\t]*\\p{Ll}");
     private static final Pattern MIXED =
-            Pattern.compile("(?=\\p{L}*\\p{IsLatin})(?=\\p{L}*[\\p{IsCyrillic}\\p{IsGreek}])\\p{L}{3,}");
+            Pattern.compile("(?<!\\p{L})(?=\\p{L}*\\p{IsLatin})(?=\\p{L}*[\\p{IsCyrillic}\\p{IsGreek}])\\p{L}{3,}");
     private static final Pattern PRINTF = Pattern.compile("%[^{(].*");
 
     private final BilingualDocument document;
