@@ -82,6 +82,8 @@ class SegmentOperationsTest {
     void theTargetLanguageThatWasAskedForIsKnownAfterARestartAndWritten() throws IOException {
         reopen();
 
+        track().type("Mara", 1, new Value(Content.of("Deck"), State.TRANSLATED));
+
         assertThat(track().document().targetLanguage()).isEqualTo("de");
         assertThat(written()).contains("source-language=\"en\" datatype=\"x\" target-language=\"de\">");
     }

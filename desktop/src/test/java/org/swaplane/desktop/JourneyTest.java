@@ -182,11 +182,11 @@ class JourneyTest extends ApplicationTest {
         WaitForAsyncUtils.waitForFxEvents();
 
         push(KeyCode.CONTROL, KeyCode.T);
-        write("neu");
+        write("neu.");
         push(KeyCode.CONTROL, KeyCode.T);
 
         assertThat(track().target(7).tags()).hasSize(2);
-        assertThat(track().target(7).plainText()).endsWith("ein.neu");
+        assertThat(track().target(7).plainText()).endsWith("ein.neu.");
         assertThat(session.openFindings(7)).isEmpty();
         push(KeyCode.ALT, KeyCode.DOWN);
         assertThat(session.inHandProperty().get()).isEqualTo(8);
@@ -194,7 +194,7 @@ class JourneyTest extends ApplicationTest {
         assertThat(track().target(7)).isEqualTo(track().segment(7).target());
         assertThat(session.inHandProperty().get()).isEqualTo(7);
         push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
-        assertThat(track().target(7).plainText()).endsWith("ein.neu");
+        assertThat(track().target(7).plainText()).endsWith("ein.neu.");
     }
 
     @Test
