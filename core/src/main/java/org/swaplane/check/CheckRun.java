@@ -1,7 +1,10 @@
 package org.swaplane.check;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import org.swaplane.document.BilingualDocument;
@@ -50,6 +53,31 @@ public final class CheckRun {
         return checks.stream().flatMap(check -> check.check(segment).stream()).toList();
     }
 
+    /**
+     * The findings of segments that changed and of all with the same sources, by segment; an empty list where there is none any more.
+     *
+     * @param same those of the document
+     */
+    public Map<Integer, List<Finding>> again(
+            Collection<Integer> changed, IntFunction<CheckedSegment> segments, SameSources same) {
+        Map<Integer, Finding> others = same.findings(changed, segments);
+        Map<Integer, List<Finding>> findings = new TreeMap<>();
+        changed.forEach(
+                index -> same.of(index).forEach(each -> findings.computeIfAbsent(each, i -> run(i, segments, others))));
+        return findings;
+    }
+
+    private List<Finding> run(int index, IntFunction<CheckedSegment> segments, Map<Integer, Finding> others) {
+        List<Finding> own = run(segments.apply(index));
+        Finding other = others.get(index);
+        if (other == null) {
+            return own;
+        }
+        List<Finding> both = new ArrayList<>(own);
+        both.add(other);
+        return both;
+    }
+
     /** The findings of a whole document, in its order. */
     public List<Finding> run(BilingualDocument document, Progress progress) {
         return run(
@@ -65,13 +93,15 @@ public final class CheckRun {
 
     /** The findings of so many segments, in their order; they are checked on all processors. */
     public List<Finding> run(int size, IntFunction<CheckedSegment> segments, Progress progress) {
+        Map<Integer, Finding> others = SameSources.of(size, segments)
+                .findings(IntStream.range(0, size).boxed().toList(), segments);
         List<Finding> findings = new ArrayList<>();
         for (int from = 0; from < size; from += CHUNK) {
             progress.checkCancelled();
             progress.at(from, size);
             IntStream.range(from, Math.min(size, from + CHUNK))
                     .parallel()
-                    .mapToObj(i -> run(segments.apply(i)))
+                    .mapToObj(i -> run(i, segments, others))
                     .filter(found -> !found.isEmpty())
                     .toList()
                     .forEach(findings::addAll);

@@ -3,13 +3,17 @@ package org.swaplane.check;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.swaplane.document.SegmentBuilder.aSegment;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.Segment;
+import org.swaplane.task.Progress;
 
 /** Pairs of texts with what must be found in them; the traps stand beside the errors. */
 class TextChecksTest {
@@ -141,5 +145,30 @@ class TextChecksTest {
                 aSegment().source(source).target(corrected.replace("·", " ")).build();
         assertThat(suggestion.map(each -> TagNotation.write(each, segment.source())))
                 .hasValue(TagNotation.write(segment.target(), segment.source()));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Pier, Kai|Kai|Steg, 2",
+        "Pier, Kai|Steg, 1",
+        "Pier, Kai|Kai|Kai, ''",
+        "Pier, Kai||Kai, ''",
+        "Pier <1/>, Kai <1/>|<1/> Kai|Kai <1/>, 1"
+    })
+    void theSameSourceIsTranslatedTheSame(String source, String targets, String found) {
+        List<CheckedSegment> segments = Arrays.stream(targets.split("\\|", -1))
+                .map(target -> aSegment().source(source).target(target).checked())
+                .toList();
+
+        List<Finding> findings = CheckRun.ofAllChecks().run(segments.size(), segments::get, Progress.NONE);
+
+        SameSources same = SameSources.of(segments.size(), segments::get);
+        assertThat(IntStream.range(0, segments.size())
+                        .filter(i -> same.findings(List.of(i), segments::get).containsKey(i))
+                        .mapToObj(String::valueOf)
+                        .collect(Collectors.joining(" ")))
+                .isEqualTo(found);
+        assertThat(findings.stream().filter(each -> each.check().equals("inconsistent-target")))
+                .hasSize(found.isEmpty() ? 0 : 1);
     }
 }

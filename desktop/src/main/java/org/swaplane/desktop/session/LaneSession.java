@@ -20,6 +20,7 @@ import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import org.swaplane.check.CheckRun;
 import org.swaplane.check.Finding;
+import org.swaplane.check.SameSources;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.Counts;
 import org.swaplane.document.Directions;
@@ -52,11 +53,12 @@ public final class LaneSession {
     private final ReadOnlyObjectWrapper<Gate> gate = new ReadOnlyObjectWrapper<>();
     private final Map<Integer, List<Finding>> findings = new TreeMap<>();
     private int[] words = new int[0];
+    private SameSources same = SameSources.NONE;
     private long gateRevision = -1;
     private boolean open = true;
 
     /** What is worked out about a track when it is chosen: words of each source, and findings. */
-    private record Prepared(int[] words, List<Finding> findings) {}
+    private record Prepared(int[] words, List<Finding> findings, SameSources same) {}
 
     public LaneSession(Lane lane) {
         this(lane, Defaults.none());
@@ -192,6 +194,7 @@ public final class LaneSession {
         dryRuns.forget();
         findings.clear();
         words = new int[0];
+        same = SameSources.NONE;
         background.run(
                 Strings.say("task.check", chosen.name()),
                 progress -> new Prepared(
@@ -199,10 +202,12 @@ public final class LaneSession {
                                 .mapToInt(
                                         segment -> Counts.words(segment.source().plainText()))
                                 .toArray(),
-                        new Delivery(lane, checks).findings(chosen, progress)),
+                        new Delivery(lane, checks).findings(chosen, progress),
+                        SameSources.of(chosen.size(), chosen::checked)),
                 prepared -> {
                     if (track.get() == chosen) {
                         words = prepared.words();
+                        same = prepared.same();
                         findings.clear();
                         prepared.findings()
                                 .forEach(each -> findings.computeIfAbsent(each.segment(), none -> new ArrayList<>())
@@ -292,19 +297,18 @@ public final class LaneSession {
         returned.set(null);
     }
 
-    /** Runs the checks again over segments that changed. */
+    /** Runs the checks again over segments that changed, and over all with the same sources. */
     void recheck(Track of, Collection<Integer> segments) {
         if (of != track()) {
             return;
         }
-        for (int index : segments) {
-            List<Finding> found = checks.run(of.checked(index));
+        checks.again(segments, of::checked, same).forEach((index, found) -> {
             if (found.isEmpty()) {
                 findings.remove(index);
             } else {
                 findings.put(index, found);
             }
-        }
+        });
     }
 
     /** The findings that are open, in the order of the file. */

@@ -1,0 +1,95 @@
+package org.swaplane.check;
+
+import static org.swaplane.wording.Wording.say;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.IntFunction;
+import org.swaplane.compare.Span;
+import org.swaplane.content.Content;
+import org.swaplane.document.Fingerprint;
+
+/** Segments of a document that have the same source, whose targets are expected to be the same too (check {@code inconsistent-target}). */
+public final class SameSources {
+    private static final String ID = "inconsistent-target";
+
+    private final Map<Integer, List<Integer>> groups = new HashMap<>();
+
+    /** Nothing is the same. */
+    public static final SameSources NONE = new SameSources();
+
+    private SameSources() {}
+
+    /** Of so many segments; sources do not change, so this holds as long as the document. */
+    public static SameSources of(int size, IntFunction<CheckedSegment> segments) {
+        Map<String, List<Integer>> bySource = new HashMap<>();
+        for (int i = 0; i < size; i++) {
+            CheckedSegment segment = segments.apply(i);
+            if (!segment.source().plainText().isBlank()) {
+                String key = Fingerprint.of(segment.source()) + segment.targetLanguage();
+                bySource.computeIfAbsent(key, none -> new ArrayList<>(1)).add(i);
+            }
+        }
+        SameSources same = new SameSources();
+        bySource.values().stream()
+                .filter(group -> group.size() > 1)
+                .forEach(group -> group.forEach(index -> same.groups.put(index, List.copyOf(group))));
+        return same;
+    }
+
+    /** All segments with the source of this one, itself among them. */
+    List<Integer> of(int index) {
+        return groups.getOrDefault(index, List.of(index));
+    }
+
+    /** What there is to say of the groups of these segments, by segment; each group is looked at once. */
+    Map<Integer, Finding> findings(Collection<Integer> indices, IntFunction<CheckedSegment> segments) {
+        Map<Integer, Finding> findings = new HashMap<>();
+        Set<Integer> seen = new HashSet<>();
+        for (int index : indices) {
+            List<Integer> group = groups.get(index);
+            if (group != null && seen.add(group.get(0))) {
+                addFindings(group, segments, findings);
+            }
+        }
+        return findings;
+    }
+
+    /** Of each whose target is not that of most others; where none has more, of all but the first. */
+    private static void addFindings(
+            List<Integer> group, IntFunction<CheckedSegment> segments, Map<Integer, Finding> findings) {
+        Map<Content, Integer> targets = new LinkedHashMap<>();
+        for (int each : group) {
+            Content target = segments.apply(each).target();
+            if (!target.plainText().isBlank()) {
+                targets.merge(target, 1, Integer::sum);
+            }
+        }
+        if (targets.size() < 2) {
+            return;
+        }
+        int most = Collections.max(targets.values());
+        Content usual = targets.entrySet().stream()
+                .filter(each -> each.getValue() == most)
+                .findFirst()
+                .orElseThrow()
+                .getKey();
+        String words = say("check.inconsistent-target", usual.plainText());
+        for (int each : group) {
+            CheckedSegment segment = segments.apply(each);
+            String target = segment.target().plainText();
+            if (!segment.segment().locked() && !target.isBlank() && !usual.sameAs(segment.target())) {
+                List<Span> all = List.of(new Span(0, target.length()));
+                findings.put(each, Finding.in(segment, ID, Severity.WARNING, words, List.of(), all, Optional.empty()));
+            }
+        }
+    }
+}
