@@ -6,6 +6,10 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -123,5 +127,27 @@ class ProvingTest {
                 .contains("quay.html")
                 .contains("2 pictures or objects may hold text")
                 .contains("Mara: has no text");
+    }
+
+    @Test
+    void whatAnOlderVersionRememberedCanBeReadAndIsOutOfDate() throws IOException {
+        proving.run(track, Progress.NONE);
+        lane.close();
+        try (Connection database = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("lane.db"));
+                Statement statement = database.createStatement()) {
+            statement.execute("update dry_run set version = '', proofs = '[{\"id\":\"survival\",\"verdict\":\"FAIL\","
+                    + "\"message\":\"Lost\",\"details\":[\"u1\",\"u2\"]}]'");
+        } catch (SQLException e) {
+            throw new IOException(e);
+        }
+
+        lane = Lane.open(folder, FormatRegistry.ofInstalled(), DAY, Progress.NONE);
+        track = lane.tracks().get(0);
+        proving = new Proving(lane);
+
+        assertThat(last().proofs().get(0).details())
+                .extracting(Proof.Detail::text)
+                .containsExactly("u1", "u2");
+        assertThat(proving.isCurrent(track)).isFalse();
     }
 }
