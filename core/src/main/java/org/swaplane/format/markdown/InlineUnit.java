@@ -75,6 +75,11 @@ final class InlineUnit {
         while (start > 0 && all.charAt(start - 1) == ' ') {
             start--;
         }
+        // The spaces before a break belong to it, also where the parser leaves them with the text.
+        int last = runs.size() - 1;
+        if (last >= 0 && runs.get(last) instanceof org.swaplane.content.Text text) {
+            runs.set(last, new org.swaplane.content.Text(text.value().stripTrailing()));
+        }
         String code = all.substring(start, start(node.getNext()));
         runs.add(new Tag(Tag.Kind.STANDALONE, "br:" + ++tags, code, ""));
     }

@@ -3,10 +3,13 @@ package org.swaplane.format.markdown;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.swaplane.format.DocumentOptions;
 import org.swaplane.format.DocumentSample;
 import org.swaplane.format.FileOptions;
@@ -90,5 +93,17 @@ class MarkdownFormatTest {
         assertThat(sample.with(options).extracted()).startsWith("layout: page", "heading 1: Timetable ⟦1⟧summer⟦/1⟧");
         assertThat(DocumentSample.of("a.md", "---\ntitle: Pier\n---\n").translated(text -> "# Steg: 'neu'"))
                 .isEqualTo("---\ntitle: \"# Steg: 'neu'\"\n---\n");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"One \\\nTwo", "One\\\nTwo", "One  \nTwo", "> One \\\n> Two"})
+    void aLineBreakKeepsTheSpacesBeforeIt(String text) throws IOException {
+        DocumentSample sample = DocumentSample.of("a.md", text);
+
+        String written = new String(
+                sample.written(DocumentSample.translated(sample.open(), each -> each.toUpperCase(Locale.ROOT))),
+                StandardCharsets.UTF_8);
+
+        assertThat(written).isEqualTo(text.toUpperCase(Locale.ROOT));
     }
 }
