@@ -13,17 +13,14 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
+import org.swaplane.format.Message;
 
 /**
  * Messages with variants (ICU message syntax): the target must be one too, with the same arguments and choices, and with the plural
  * categories that its language needs (CLDR).
  */
 final class MessageSyntaxCheck extends TextCheck {
-    private static final Pattern WITH_VARIANTS =
-            Pattern.compile("\\{\\s*[\\p{L}\\d_]+\\s*,\\s*(?:plural|select|selectordinal)\\s*,");
-
     MessageSyntaxCheck() {
         super("message-syntax");
     }
@@ -33,7 +30,7 @@ final class MessageSyntaxCheck extends TextCheck {
 
     @Override
     List<Finding> find(Texts texts) {
-        if (!WITH_VARIANTS.matcher(texts.source()).find()) {
+        if (!Message.mayHaveVariants(texts.source())) {
             return List.of();
         }
         Map<String, Argument> source;

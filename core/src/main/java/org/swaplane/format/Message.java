@@ -40,7 +40,7 @@ public record Message(Content content, List<Variant> variants, boolean doubled) 
 
     /** The message that a text is; empty when it has no variants, or is broken and thus only text. */
     public static Optional<Message> of(String text, PlaceholderTags placeholders, boolean doubled) {
-        if (!COMPLEX.matcher(text).find()) {
+        if (!mayHaveVariants(text)) {
             return Optional.empty();
         }
         try {
@@ -49,6 +49,11 @@ public record Message(Content content, List<Variant> variants, boolean doubled) 
         } catch (IllegalArgumentException | IndexOutOfBoundsException e) {
             return Optional.empty();
         }
+    }
+
+    /** Whether a text looks like a message with variants; it need not be a sound one. */
+    public static boolean mayHaveVariants(String text) {
+        return text.indexOf('{') >= 0 && COMPLEX.matcher(text).find();
     }
 
     /** How such a text is written. */

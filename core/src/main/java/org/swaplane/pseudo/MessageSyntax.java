@@ -4,18 +4,15 @@ import com.ibm.icu.text.MessagePattern;
 import com.ibm.icu.text.MessagePattern.Part;
 import java.util.ArrayDeque;
 import java.util.Deque;
-import java.util.regex.Pattern;
+import org.swaplane.format.Message;
 
 /** The syntax of ICU messages with variants, which stays while their texts change. */
 final class MessageSyntax {
-    private static final Pattern WITH_VARIANTS =
-            Pattern.compile("\\{\\s*[\\p{L}\\d_]+\\s*,\\s*(?:plural|select|selectordinal|choice)\\s*,");
-
     private MessageSyntax() {}
 
     /** The text with every character of syntax replaced by {@code filler}; as it is when it is no such message. */
     static String mask(String text, char filler) {
-        if (text.indexOf('{') < 0 || !WITH_VARIANTS.matcher(text).find()) {
+        if (!Message.mayHaveVariants(text)) {
             return text;
         }
         try {

@@ -55,11 +55,11 @@ final class DetailsPane extends VBox {
         reason.setPromptText(Strings.say("dry-run.reason"));
         reason.textProperty().addListener((property, before, now) -> showButtons());
         reason.setOnAction(event -> tickOff());
-        HBox.setHgrow(reason, Priority.ALWAYS);
         quick = Parts.row(
                 Parts.button("no-text", "dry-run.no-text", () -> tickOff(Strings.say("dry-run.no-text"))),
                 Parts.button("own-job", "dry-run.own-job", () -> tickOff(Strings.say("dry-run.own-job"))));
-        ticking = Parts.column(quick, Parts.row(reason, tick, untick, open));
+        HBox.setHgrow(reason, Priority.ALWAYS);
+        ticking = Parts.column(Parts.row(reason, quick), Parts.row(tick, untick, open));
         getChildren().addAll(message, explained, details, ticking);
     }
 
