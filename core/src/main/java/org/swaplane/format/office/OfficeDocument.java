@@ -11,6 +11,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
@@ -40,6 +41,7 @@ final class OfficeDocument implements DocumentFile {
     private final Source source;
     private final BilingualDocument document;
     private final List<TextPart> parts;
+    private final List<DrawnDiagram> drawn;
     private final TargetLook look;
 
     /** {@code first} is the index of its first segment in the whole document. */
@@ -49,10 +51,16 @@ final class OfficeDocument implements DocumentFile {
         }
     }
 
-    private OfficeDocument(Source source, BilingualDocument document, List<TextPart> parts, TargetLook look) {
+    private OfficeDocument(
+            Source source,
+            BilingualDocument document,
+            List<TextPart> parts,
+            List<DrawnDiagram> drawn,
+            TargetLook look) {
         this.source = source;
         this.document = document;
         this.parts = List.copyOf(parts);
+        this.drawn = List.copyOf(drawn);
         this.look = look;
     }
 
@@ -69,6 +77,7 @@ final class OfficeDocument implements DocumentFile {
                         .thenComparing(Comparator.naturalOrder()));
         PackageReader reader = new PackageReader(source, entries, options);
         List<TextPart> parts = new ArrayList<>();
+        List<DrawnDiagram> drawn = new ArrayList<>();
         List<Segment> segments = new ArrayList<>();
         List<Problem> problems = new ArrayList<>();
         String format = "";
@@ -77,7 +86,9 @@ final class OfficeDocument implements DocumentFile {
             progress.at(parts.size(), names.size());
             PartKind kind = PartKind.of(name).orElseThrow();
             format = format.isEmpty() ? kind.format() : format;
-            if (kind.isRead(entries.get(name), options.document().extras())) {
+            if (kind == PartKind.DIAGRAM_DRAWN) {
+                drawn.add(new DrawnDiagram(name, reader.read(name, kind)));
+            } else if (kind.isRead(entries.get(name), options.document().extras())) {
                 TextDocument part = reader.read(name, kind);
                 parts.add(new TextPart(name, part, segments.size()));
                 segments.addAll(part.document().segments());
@@ -91,7 +102,7 @@ final class OfficeDocument implements DocumentFile {
         Part whole = new Part(source.name(), options.sourceLanguage(), options.targetLanguage(), List.of());
         BilingualDocument document =
                 new BilingualDocument(format, "UTF-8", List.of(whole), segments, problems, List.of());
-        return new OfficeDocument(source, document, parts, TargetLook.of(options));
+        return new OfficeDocument(source, document, parts, drawn, TargetLook.of(options));
     }
 
     /** The language that a text document is in by default. */
@@ -142,6 +153,10 @@ final class OfficeDocument implements DocumentFile {
                 part.text().write(own, bytes, progress);
                 changed.put(part.entry(), bytes.toByteArray());
             }
+        }
+        for (DrawnDiagram diagram : drawn) {
+            Optional<byte[]> redrawn = diagram.written(document.segments(), edits, progress);
+            redrawn.ifPresent(bytes -> changed.put(diagram.entry(), bytes));
         }
         try (InputStream original = source.open()) {
             if (changed.isEmpty()) {

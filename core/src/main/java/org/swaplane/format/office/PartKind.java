@@ -28,6 +28,7 @@ enum PartKind {
     CELL_THREADS("xl/threadedComments/\\w+\\.xml", PlainTexts.COMMENTS, "xlsx", Extra.COMMENTS),
     CHART("(word|ppt|xl)/charts/chart\\d+\\.xml", RunVocabulary.DRAWING, ""),
     DIAGRAM("(word|ppt|xl)/diagrams/data\\d+\\.xml", RunVocabulary.DRAWING, ""),
+    DIAGRAM_DRAWN("(word|ppt|xl)/diagrams/drawing\\d+\\.xml", RunVocabulary.DRAWING, ""),
     DRAWING("xl/drawings/drawing\\d+\\.xml", RunVocabulary.DRAWING, ""),
     PROPERTIES("docProps/core\\.xml", PlainTexts.PROPERTIES, "", Extra.PROPERTIES);
 

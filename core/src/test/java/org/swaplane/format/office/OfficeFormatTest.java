@@ -148,6 +148,23 @@ class OfficeFormatTest {
                 .contains("<a:p><a:r><a:rPr b=\"1\" lang=\"de\"/><a:t>Titel</a:t></a:r><a:endParaRPr/></a:p>");
     }
 
+    @Test
+    void aDiagramAsItWasDrawnLastGetsTheTextsOfItsData() throws IOException {
+        String drawn =
+                "<d xmlns:a=\"http://schemas.openxmlformats.org/drawingml/2006/main\"><a:p><a:r>%s<a:t>%s</a:t></a:r></a:p></d>";
+        Map<String, String> parts = new LinkedHashMap<>();
+        parts.put("ppt/slides/slide1.xml", drawn.formatted("", "Piers"));
+        parts.put("ppt/diagrams/data1.xml", drawn.formatted("<a:rPr lang=\"en\"/>", "Board"));
+        parts.put("ppt/diagrams/drawing1.xml", drawn.formatted("<a:rPr sz=\"9\"/>", "Board"));
+        DocumentSample talk = OfficeSample.of("talk.pptx", parts);
+
+        assertThat(talk.extracted()).containsExactly("slide1 1: Piers", "data1 1: Board");
+        assertThat(parts(talk.written(DocumentSample.translated(talk.open(), text -> "Einsteigen"))))
+                .extractingByKey("ppt/diagrams/drawing1.xml")
+                .asString()
+                .contains("<a:t>Einsteigen</a:t>");
+    }
+
     @Property(tries = 150)
     void whateverAParagraphHoldsItComesBackAsItWasWritten(@ForAll("paragraphs") DocumentSample sample)
             throws IOException {
