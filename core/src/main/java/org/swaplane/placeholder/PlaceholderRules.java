@@ -35,6 +35,13 @@ public record PlaceholderRules(Set<String> off, List<Own> own) {
         own = own == null ? List.of() : List.copyOf(own);
     }
 
+    /** These rules and more kinds, which come first. */
+    public PlaceholderRules and(List<Own> more) {
+        List<Own> all = new ArrayList<>(more);
+        all.addAll(own);
+        return new PlaceholderRules(off, all);
+    }
+
     /** The shipped kinds by name, each with an example. */
     public static Map<String, String> shippedKinds() {
         Map<String, String> kinds = new LinkedHashMap<>();

@@ -40,7 +40,11 @@ final class InlineUnit {
             return;
         }
         collect(block);
-        document.add(id, start(first), end(lastPlaced(block)), new Content(runs), syntax, About.NOTHING);
+        int end = end(lastPlaced(block));
+        while (end > start(first) && Character.isWhitespace(all.charAt(end - 1))) {
+            end--;
+        }
+        document.add(id, start(first), end, new Content(runs), syntax, About.NOTHING);
     }
 
     private void collect(Node parent) {

@@ -16,6 +16,8 @@ import org.swaplane.format.FileOptions;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.format.TextDocument;
+import org.swaplane.placeholder.PlaceholderRules;
+import org.swaplane.placeholder.PlaceholderTags;
 import org.swaplane.segmentation.SegmentationRules;
 import org.swaplane.task.Progress;
 
@@ -24,6 +26,12 @@ public final class SubtitlesFormat implements BilingualFormat {
     private static final Pattern CUE = Pattern.compile(
             "(?m)^(?<time>[ \\t]*(?:\\d+:)?\\d+:\\d+[.,]\\d+[ \\t]*-->[ \\t]*(?:\\d+:)?\\d+:\\d+[.,]\\d+)[^\\r\\n]*\\R"
                     + "(?<text>[^\\r\\n]+(?:\\R[^\\r\\n]+)*)");
+
+    /** WebVTT section 3.4, cue text: spans with classes or a speaker, and times; and what SubRip files hold in braces. */
+    private static final List<PlaceholderRules.Own> CUE_MARKS = List.of(
+            new PlaceholderRules.Own("cue-span", "</?(?:c|i|b|u|v|ruby|rt|lang|font)(?:\\.[^\\s<>]+)?(?:\\s[^<>]*)?>"),
+            new PlaceholderRules.Own("cue-time", "<(?:\\d+:)?\\d+:\\d+\\.\\d+>"),
+            new PlaceholderRules.Own("cue-place", "\\{\\\\[^{}]*\\}"));
 
     private static final int USUAL_LINE = 42;
 
@@ -44,6 +52,7 @@ public final class SubtitlesFormat implements BilingualFormat {
         EncodedText text = EncodedText.guessed(source, options, Charset.forName("windows-1252"));
         TextDocument.Builder document = new TextDocument.Builder(text, options.with(SegmentationRules.BY_PARAGRAPH));
         String all = text.readAll();
+        PlaceholderTags marks = options.document().placeholders().and(CUE_MARKS).tags();
         String lineEnd = all.contains("\r\n") ? "\r\n" : "\n";
         Matcher cue = CUE.matcher(all);
         About lines = About.NOTHING.with(TargetRule.linesUpTo(longestLine(all)));
@@ -54,7 +63,7 @@ public final class SubtitlesFormat implements BilingualFormat {
                     String.valueOf(number++),
                     cue.start("text"),
                     cue.end("text"),
-                    options.placeholderTags().tagged(cue.group("text").replace("\r\n", "\n")),
+                    marks.tagged(cue.group("text").replace("\r\n", "\n")),
                     content -> content.withCodes().replace("\n", lineEnd),
                     lines.with(List.of(time)));
         }

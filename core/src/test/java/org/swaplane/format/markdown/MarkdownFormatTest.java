@@ -96,8 +96,9 @@ class MarkdownFormatTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"One \\\nTwo", "One\\\nTwo", "One  \nTwo", "> One \\\n> Two"})
-    void aLineBreakKeepsTheSpacesBeforeIt(String text) throws IOException {
+    @ValueSource(
+            strings = {"One \\\nTwo", "One\\\nTwo", "One  \nTwo", "> One \\\n> Two", "| One  | Two |\n|---|---|\n"})
+    void spacesBeforeALineBreakAndAroundACellStay(String text) throws IOException {
         DocumentSample sample = DocumentSample.of("a.md", text);
 
         String written = new String(

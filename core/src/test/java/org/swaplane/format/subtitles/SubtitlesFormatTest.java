@@ -29,6 +29,14 @@ class SubtitlesFormatTest {
     }
 
     @Test
+    void whoSpeaksAndHowItLooksAreTags() throws IOException {
+        String film = "WEBVTT\n\n00:01.000 --> 00:03.000\n<v.loud Mate>All <c.red>aboard</c> <00:02.000>now {\\an8}\n";
+
+        assertThat(DocumentSample.of("film.vtt", film).extracted())
+                .containsExactly("1: ⟦1/⟧All ⟦2⟧aboard⟦/2⟧ ⟦3/⟧now ⟦4/⟧");
+    }
+
+    @Test
     void timesStayAndLinesAreWrittenAsTheFileWritesThem() throws IOException {
         assertThat(DocumentSample.of("film.srt", FILM).translated(text -> text.replace("Now!", "Jetzt!")))
                 .isEqualTo(FILM.replace("Now!", "Jetzt!"));
