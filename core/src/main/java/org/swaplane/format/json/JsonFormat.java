@@ -104,7 +104,8 @@ public final class JsonFormat implements BilingualFormat {
         return new CannotProceedException(
                 new CannotProceedException.Place(
                         source.name(), at == null ? 0 : at.getLineNr(), at == null ? 0 : at.getColumnNr()),
-                "the file is not JSON: " + e.getOriginalMessage(),
+                // Limits are told with the name of the parser's setting in brackets.
+                "the file is not JSON: " + e.getOriginalMessage().replaceFirst(", from `[^`]*`\\)", ")"),
                 "correct it there, or ask the sender for the file again",
                 e);
     }
