@@ -47,6 +47,7 @@ final class IntakeChoices extends VBox {
     private final HBox targetRow = Parts.row(new Label(Strings.say("intake.ask-target")), target);
     private final HBox cutRow = Parts.row(new Label(Strings.say("intake.ask-cut")), cut);
     private final VBox sample = Parts.styled(new VBox(), "intake-sample");
+    private List<String> shown = List.of();
     private Arrival inspected;
     private boolean showing;
 
@@ -104,6 +105,7 @@ final class IntakeChoices extends VBox {
             target.setText(arrival.document().targetLanguage());
             cut.setValue(cutOf(arrival.options().segmentation()));
         }
+        shown = typed();
         if (another) {
             onlyThis.setSelected(false);
         }
@@ -170,10 +172,11 @@ final class IntakeChoices extends VBox {
 
     /** Reads again in the languages that were typed, if they are others and can be. */
     private void readInLanguages() {
-        boolean known = inspected != null && inspected.role().isTrack() && !showing;
-        if (known
-                && !inTyped(inspected).equals(inspected.options())
+        if (inspected != null
+                && !showing
+                && !typed().equals(shown)
                 && typedFault().isEmpty()) {
+            shown = typed();
             session.intakes().readAgain(meant(), how -> how.inLanguages(code(source), code(target)));
         }
     }
@@ -190,6 +193,10 @@ final class IntakeChoices extends VBox {
         boolean same = arrival.document().sourceLanguage().equals(code(source))
                 && arrival.document().targetLanguage().equals(code(target));
         return same ? arrival.options() : arrival.options().inLanguages(code(source), code(target));
+    }
+
+    private List<String> typed() {
+        return List.of(code(source), code(target));
     }
 
     private String typedFault() {
