@@ -2,6 +2,7 @@ package org.swaplane.format;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.charset.CharsetEncoder;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -77,14 +78,16 @@ public final class TextDocument implements DocumentFile {
     }
 
     /** Where a unit stands in a tag: {@code from} counts from the begin of the tag's code. */
-    private record InnerPlace(String tag, int from, Place place) {
+    private record InnerPlace(String tag, boolean atClose, int from, Place place) {
         /** The text around it with this one as it will be. */
         private Content in(Content outer, Map<Integer, SegmentEdit> edits) {
             int to = from + place.end() - place.start();
             String written = place.syntax().written(place.with(edits));
             List<Run> runs = new ArrayList<>(outer.runs());
             runs.replaceAll(run -> {
-                if (!(run instanceof Tag each) || !each.id().equals(tag) || each.kind() == Tag.Kind.CLOSE) {
+                if (!(run instanceof Tag each)
+                        || !each.id().equals(tag)
+                        || (each.kind() == Tag.Kind.CLOSE) != atClose) {
                     return run;
                 }
                 String code =
@@ -99,11 +102,24 @@ public final class TextDocument implements DocumentFile {
      * A text within the code of a tag, such as an attribute.
      *
      * @param tag id of the tag
+     * @param atClose whether it stands in the closing one of a pair
      * @param tagStart where the tag begins in the file
      * @param start where the text begins in the file
      * @param end where it ends
      */
-    public record Inner(String tag, int tagStart, String id, int start, int end, Content content, UnitSyntax syntax) {}
+    public record Inner(
+            String tag,
+            boolean atClose,
+            int tagStart,
+            String id,
+            int start,
+            int end,
+            Content content,
+            UnitSyntax syntax) {
+        public Inner(String tag, int tagStart, String id, int start, int end, Content content, UnitSyntax syntax) {
+            this(tag, false, tagStart, id, start, end, content, syntax);
+        }
+    }
 
     private TextDocument(
             EncodedText text,
@@ -153,7 +169,7 @@ public final class TextDocument implements DocumentFile {
                             List.of(),
                             false);
                     if (outer.isPresent()) {
-                        within.add(new InnerPlace(each.tag(), each.start() - each.tagStart(), place));
+                        within.add(new InnerPlace(each.tag(), each.atClose(), each.start() - each.tagStart(), place));
                     } else {
                         places.add(place);
                     }
@@ -184,7 +200,7 @@ public final class TextDocument implements DocumentFile {
                         variant.message().syntax(),
                         about);
                 if (inner.unit().isPresent() || !inner.inner().isEmpty()) {
-                    within.add(new InnerPlace(variant.tag(), variant.from(), inner));
+                    within.add(new InnerPlace(variant.tag(), false, variant.from(), inner));
                 }
             }
             return new Place(start, end, syntax, message.content(), unit, within, true);
@@ -225,6 +241,10 @@ public final class TextDocument implements DocumentFile {
         Map<Integer, SegmentEdit> bySegment = bySegment(edits);
         List<WrittenUnit> units = new ArrayList<>();
         places.forEach(place -> place.addUnits(bySegment, units));
+        // What the encoding lacks is escaped in the codes of tags that are read again, so it is on both sides.
+        CharsetEncoder encoder = text.encoding().charset().newEncoder();
+        String file = text.source().name();
+        units.replaceAll(unit -> new WrittenUnit(unit.content(), escapes.escaped(unit.written(), encoder, file, "")));
         return units;
     }
 

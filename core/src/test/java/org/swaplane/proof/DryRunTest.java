@@ -274,6 +274,7 @@ class DryRunTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
             a.html       | <html lang="en"><head><title>The quay</title></head><body><p class="big box">Open <b>now</b>.</p><pre>  a  b</pre></body></html>
+            b.html       | <html lang="en"><head><meta charset="windows-1252"></head><body><p>See <b title="The tip">here</b> &copy; now</p></body></html>
             a.json       | {"id": "quay-7", "a": "Open {name} now", "n": [1, "See https://quay.example"]}
             a.properties | # A note of two words%na=Open\u00e9 {0}%nb=It''s {1}%n
             a.md         | ---%ntitle: The quay%n---%n# Head%n%nText with `some code here` and [a link][1].%n%n```%nlet some code = 1%n```%n%n[1]: https://quay.example "The tip"%n

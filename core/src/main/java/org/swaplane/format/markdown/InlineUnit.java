@@ -6,6 +6,8 @@ import java.util.Locale;
 import org.commonmark.node.Code;
 import org.commonmark.node.HardLineBreak;
 import org.commonmark.node.HtmlInline;
+import org.commonmark.node.Image;
+import org.commonmark.node.Link;
 import org.commonmark.node.LinkReferenceDefinition;
 import org.commonmark.node.Node;
 import org.commonmark.node.SoftLineBreak;
@@ -24,6 +26,8 @@ final class InlineUnit {
     private final PlaceholderTags placeholders;
     private final MarkdownSyntax syntax;
     private final List<Run> runs = new ArrayList<>();
+    private final List<TextDocument.Inner> inner = new ArrayList<>();
+    private String id = "";
     private int tags;
 
     /** {@code offset} is where the text that was parsed begins in {@code all}. */
@@ -39,12 +43,13 @@ final class InlineUnit {
         if (first == null || first instanceof LinkReferenceDefinition) {
             return;
         }
+        this.id = id;
         collect(block);
         int end = end(lastPlaced(block));
         while (end > start(first) && Character.isWhitespace(all.charAt(end - 1))) {
             end--;
         }
-        document.add(id, start(first), end, new Content(runs), syntax, About.NOTHING);
+        document.add(id, start(first), end, new Content(runs), syntax, About.NOTHING, inner);
     }
 
     private void collect(Node parent) {
@@ -88,6 +93,22 @@ final class InlineUnit {
         runs.add(new Tag(Tag.Kind.STANDALONE, "br:" + ++tags, code, ""));
     }
 
+    /** The tip that a link or picture shows is a unit of its own, in the code of its closing tag. */
+    private void addTip(String tag, Node node, String close, int at) {
+        String shown =
+                node instanceof Link link ? link.getTitle() : node instanceof Image image ? image.getTitle() : null;
+        Tip.find(shown, close.replaceFirst("\\)$", ""), at)
+                .ifPresent(tip -> inner.add(new TextDocument.Inner(
+                        tag,
+                        true,
+                        at,
+                        id + " tip " + (inner.size() + 1),
+                        tip.start(),
+                        tip.end(),
+                        placeholders.tagged(shown),
+                        tip.syntax(syntax))));
+    }
+
     private void pair(Node node) {
         String id = name(node) + ':' + ++tags;
         String open = all.substring(start(node), start(firstPlaced(node)));
@@ -102,6 +123,7 @@ final class InlineUnit {
         }
         runs.add(new Tag(Tag.Kind.OPEN, id, open, name(node)));
         collect(node);
+        addTip(id, node, close, end(lastPlaced(node)));
         runs.add(new Tag(Tag.Kind.CLOSE, id, close, ""));
     }
 

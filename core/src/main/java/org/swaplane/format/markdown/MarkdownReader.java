@@ -8,11 +8,13 @@ import java.util.Map;
 import org.commonmark.ext.gfm.tables.TableCell;
 import org.commonmark.ext.gfm.tables.TablesExtension;
 import org.commonmark.node.Heading;
+import org.commonmark.node.LinkReferenceDefinition;
 import org.commonmark.node.Node;
 import org.commonmark.node.Paragraph;
 import org.commonmark.node.SourceSpan;
 import org.commonmark.parser.IncludeSourceSpans;
 import org.commonmark.parser.Parser;
+import org.swaplane.document.About;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
@@ -53,6 +55,8 @@ final class MarkdownReader {
                 add(child.getClass().getSimpleName(), child, all, offset, new MarkdownSyntax(false));
             } else if (child instanceof TableCell) {
                 addCell(child, all, offset);
+            } else if (child instanceof LinkReferenceDefinition definition) {
+                addTip(definition, all, offset);
             } else {
                 walk(child, all, offset);
             }
@@ -71,6 +75,21 @@ final class MarkdownReader {
         if (block instanceof Paragraph) {
             add("cell", block, all, start, new MarkdownSyntax(true));
         }
+    }
+
+    private void addTip(LinkReferenceDefinition definition, String all, int offset) {
+        List<SourceSpan> spans = definition.getSourceSpans();
+        SourceSpan last = spans.get(spans.size() - 1);
+        int start = offset + spans.get(0).getInputIndex();
+        String code = all.substring(start, offset + last.getInputIndex() + last.getLength());
+        Tip.find(definition.getTitle(), code, start)
+                .ifPresent(tip -> document.add(
+                        "definition " + numbers.merge("definition", 1, Integer::sum) + " tip",
+                        tip.start(),
+                        tip.end(),
+                        placeholders.tagged(definition.getTitle()),
+                        tip.syntax(new MarkdownSyntax(false)),
+                        About.NOTHING));
     }
 
     private void add(String name, Node block, String all, int offset, MarkdownSyntax syntax) {

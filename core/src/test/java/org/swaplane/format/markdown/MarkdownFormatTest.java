@@ -52,6 +52,7 @@ class MarkdownFormatTest {
                         "heading 1: Timetable ⟦1⟧summer⟦/1⟧",
                         "paragraph 1/1: Leaves at ⟦1/⟧ from ⟦2⟧the ⟦3⟧quay⟦/3⟧⟦/2⟧.",
                         "paragraph 1/2: Be on time.",
+                        "paragraph 1 tip 1: map",
                         "paragraph 2: A quotation of two lines",
                         "paragraph 3: item",
                         "paragraph 4: inner ⟦1/⟧",
@@ -83,6 +84,23 @@ class MarkdownFormatTest {
         assertThat(sample.translated(text -> translation)).isEqualTo(written + "\n");
         assertThat(DocumentSample.of("a.md", written + "\n").extracted())
                 .containsExactly("paragraph 1: " + translation);
+    }
+
+    @Test
+    void tipsOfLinksAndPicturesAreUnits() throws IOException {
+        DocumentSample page = DocumentSample.of(
+                "a.md",
+                "Go [there](quay.md 'the \"map\"') or ![A](a.png (pier \\) two)) [on][1].\n\n[1]: b.md \"the ferry\"\n");
+
+        assertThat(page.extracted())
+                .containsExactly(
+                        "paragraph 1: Go ⟦1⟧there⟦/1⟧ or ⟦2⟧A⟦/2⟧ ⟦3⟧on⟦/3⟧.",
+                        "paragraph 1 tip 1: the \"map\"",
+                        "paragraph 1 tip 2: pier ) two",
+                        "definition 1 tip: the ferry");
+        assertThat(page.translated(text -> text.replace("the ", "la 'x' ")))
+                .isEqualTo(
+                        "Go [there](quay.md 'la \\'x\\' \"map\"') or ![A](a.png (pier \\) two)) [on][1].\n\n[1]: b.md \"la 'x' ferry\"\n");
     }
 
     @Test
