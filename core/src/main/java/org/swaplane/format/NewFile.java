@@ -7,6 +7,8 @@ import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.UUID;
 import org.swaplane.task.CannotProceedException;
 
 /** Writes a file beside its place and moves it there when it is whole, so that nobody ever finds half of one. */
@@ -30,9 +32,11 @@ public final class NewFile {
         if (!Files.isDirectory(folder)) {
             throw new CannotProceedException(path.toString(), "its folder does not exist", "make the folder first");
         }
-        Path beside = Files.createTempFile(folder, ".writing", ".tmp");
+        // Not a temporary file of the system's, which nobody but its owner may read.
+        Path beside = folder.resolve(".writing-" + UUID.randomUUID() + ".tmp");
         try {
-            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(beside))) {
+            try (OutputStream out =
+                    new BufferedOutputStream(Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW))) {
                 writer.write(out);
             }
             refuseExisting(path, replace);

@@ -1,5 +1,6 @@
 package org.swaplane.desktop.shell;
 
+import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
@@ -10,6 +11,8 @@ import org.swaplane.desktop.text.Strings;
 
 /** All keys in one place. */
 final class KeyList extends StackPane {
+    private static final double WIDEST = 400;
+
     private final Commands commands;
     private final GridPane grid = Parts.styled(new GridPane(), "key-list");
 
@@ -29,13 +32,24 @@ final class KeyList extends StackPane {
         setVisible(false);
     }
 
+    private static Label words(AppCommand command) {
+        Label words = new Label(command.words());
+        words.setWrapText(true);
+        words.setMaxWidth(WIDEST);
+        words.setMinHeight(USE_PREF_SIZE);
+        return words;
+    }
+
     void open() {
         grid.getChildren().clear();
-        int row = 0;
-        for (AppCommand command : commands.all()) {
-            if (!command.keyWords().isEmpty()) {
-                grid.addRow(row++, Parts.styled(new Label(command.keyWords()), "key"), new Label(command.words()));
-            }
+        List<AppCommand> withKeys = commands.all().stream()
+                .filter(command -> !command.keyWords().isEmpty())
+                .toList();
+        int rows = (withKeys.size() + 1) / 2;
+        for (int i = 0; i < withKeys.size(); i++) {
+            int column = i / rows * 2;
+            grid.add(Parts.styled(new Label(withKeys.get(i).keyWords()), "key"), column, i % rows);
+            grid.add(words(withKeys.get(i)), column + 1, i % rows);
         }
         setVisible(true);
         requestFocus();
