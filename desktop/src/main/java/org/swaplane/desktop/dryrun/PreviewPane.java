@@ -6,6 +6,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.text.ContentFlow;
@@ -16,6 +17,8 @@ import org.swaplane.proof.DryRunResult;
 
 /** The text of a track before and after pseudo-translation. */
 final class PreviewPane extends VBox {
+    private static final double ROOM_BESIDE = 56;
+
     private final ListView<Segment> texts = new ListView<>();
 
     PreviewPane() {
@@ -32,6 +35,7 @@ final class PreviewPane extends VBox {
         Label label = Parts.styled(new Label(Strings.say(key)), "quiet");
         label.setMaxWidth(Double.MAX_VALUE);
         label.setPrefWidth(100);
+        label.setWrapText(true);
         HBox.setHgrow(label, Priority.ALWAYS);
         return label;
     }
@@ -47,10 +51,13 @@ final class PreviewPane extends VBox {
         private final HBox columns = Parts.styled(new HBox(before, after), "preview-row");
 
         PreviewCell() {
-            before.setPrefWidth(100);
-            after.setPrefWidth(100);
-            HBox.setHgrow(before, Priority.ALWAYS);
-            HBox.setHgrow(after, Priority.ALWAYS);
+            // The same width when the height is asked for as when it is drawn.
+            List.of(before, after).forEach(column -> {
+                column.prefWidthProperty()
+                        .bind(texts.widthProperty().subtract(ROOM_BESIDE).divide(2));
+                column.setMinWidth(Region.USE_PREF_SIZE);
+                column.setMaxWidth(Region.USE_PREF_SIZE);
+            });
             prefWidthProperty().bind(texts.widthProperty().subtract(24));
         }
 

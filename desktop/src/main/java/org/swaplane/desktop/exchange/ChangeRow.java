@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.control.Label;
@@ -40,7 +41,10 @@ final class ChangeRow extends GridPane {
         ColumnConstraints narrow = new ColumnConstraints(40);
         ColumnConstraints wide = new ColumnConstraints(60, 100, Double.MAX_VALUE);
         wide.setHgrow(Priority.ALWAYS);
-        ColumnConstraints button = new ColumnConstraints(124);
+        ColumnConstraints button = new ColumnConstraints(32
+                + Parts.widest(Stream.of("return.cannot", "return.keeping", "return.mended", "return.taking")
+                        .map(Strings::say)
+                        .toList()));
         getColumnConstraints().setAll(narrow, wide, wide, wide, button);
         problems.setWrapText(true);
         take.setMaxWidth(Double.MAX_VALUE);

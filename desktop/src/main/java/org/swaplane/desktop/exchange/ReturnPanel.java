@@ -11,6 +11,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.LaneSession;
@@ -62,7 +63,7 @@ final class ReturnPanel extends VBox {
                         Parts.row(about, summary),
                         problemsScroll,
                         changes,
-                        Parts.row(sound, all, none, Parts.spacer(), leave, take));
+                        Parts.styled(new FlowPane(sound, all, none, leave, take), "wrapped-row"));
     }
 
     void show(BringBack.Recognised copy) {

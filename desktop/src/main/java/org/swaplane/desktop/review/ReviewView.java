@@ -107,7 +107,6 @@ public final class ReviewView implements View {
     private HBox titleBar() {
         return Parts.row(
                 Parts.title("view.review"),
-                listed,
                 Parts.spacer(),
                 read,
                 openTarget,
@@ -130,7 +129,7 @@ public final class ReviewView implements View {
         text.setOnAction(event -> bench.focusEditor());
         text.textProperty().addListener((property, before, now) -> applyFilter());
         HBox.setHgrow(text, Priority.ALWAYS);
-        return Parts.row(text, part, filter);
+        return Parts.row(text, Parts.whole(listed), part, filter);
     }
 
     private void applyFilter() {
