@@ -5,13 +5,13 @@ import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.beans.binding.DoubleExpression;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.compare.Span;
 import org.swaplane.compare.TextDifference;
@@ -26,6 +26,8 @@ import org.swaplane.format.table.Revision;
 
 /** One change that came back: source, and the three texts with what differs marked. */
 final class ChangeRow extends GridPane {
+    private static final double GAP = 12;
+
     private final Label number = Parts.styled(new Label(), "row-number");
     private final ContentFlow source = new ContentFlow();
     private final ContentFlow sent = new ContentFlow();
@@ -36,15 +38,22 @@ final class ChangeRow extends GridPane {
     private final ToggleButton take = new ToggleButton();
     private RowChange shown;
 
-    ChangeRow(Consumer<RowChange> toggle) {
+    /** {@code width} is what it has from edge to edge. */
+    ChangeRow(DoubleExpression width, Consumer<RowChange> toggle) {
         getStyleClass().add("change-row");
+        setHgap(GAP);
         ColumnConstraints narrow = new ColumnConstraints(40);
-        ColumnConstraints wide = new ColumnConstraints(60, 100, Double.MAX_VALUE);
-        wide.setHgrow(Priority.ALWAYS);
         ColumnConstraints button = new ColumnConstraints(32
                 + Parts.widest(Stream.of("return.cannot", "return.keeping", "return.mended", "return.taking")
                         .map(Strings::say)
                         .toList()));
+        // The same width when the height is asked for as when it is drawn.
+        ColumnConstraints wide = new ColumnConstraints();
+        wide.setMinWidth(USE_PREF_SIZE);
+        wide.setMaxWidth(USE_PREF_SIZE);
+        wide.prefWidthProperty()
+                .bind(width.subtract(narrow.getPrefWidth() + button.getPrefWidth() + 4 * GAP)
+                        .divide(3));
         getColumnConstraints().setAll(narrow, wide, wide, wide, button);
         problems.setWrapText(true);
         take.setMaxWidth(Double.MAX_VALUE);

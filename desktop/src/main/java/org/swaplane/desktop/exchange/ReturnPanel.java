@@ -24,6 +24,8 @@ import org.swaplane.lane.BringBack;
 
 /** A copy that came back: problems of the table first, then three texts for every change, taken or kept one by one. */
 final class ReturnPanel extends VBox {
+    private static final double ROOM_BESIDE = 40;
+
     private final LaneSession session;
     private final Label about = Parts.styled(new Label(), "heading");
     private final Label summary = Parts.quiet("");
@@ -118,7 +120,8 @@ final class ReturnPanel extends VBox {
     }
 
     private final class ChangeCell extends ListCell<RowChange> {
-        private final ChangeRow row = new ChangeRow(ReturnPanel.this::toggle);
+        private final ChangeRow row =
+                new ChangeRow(changes.widthProperty().subtract(ROOM_BESIDE), ReturnPanel.this::toggle);
 
         ChangeCell() {
             prefWidthProperty().bind(changes.widthProperty().subtract(24));
