@@ -56,6 +56,8 @@ final class ChangeRow extends GridPane {
                         .divide(3));
         getColumnConstraints().setAll(narrow, wide, wide, wide, button);
         problems.setWrapText(true);
+        by.setMinHeight(USE_PREF_SIZE);
+        problems.setMinHeight(USE_PREF_SIZE);
         take.setMaxWidth(Double.MAX_VALUE);
         take.setFocusTraversable(false);
         take.setOnAction(event -> toggle.accept(shown));
