@@ -2,6 +2,7 @@ package org.swaplane.desktop.board;
 
 import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Stream;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -15,7 +16,7 @@ final class ArrivalCell extends ListCell<Arrival> {
     private final Set<Arrival> chosen;
     private final CheckBox take = new CheckBox();
     private final Label name = Parts.styled(new Label(), "arrival-name");
-    private final Label role = Parts.styled(new Label(), "arrival-role");
+    private final Label role = new Label();
     private final Label amount = Parts.styled(new Label(), "quiet");
     private final HBox row = Parts.row(take, name, role, amount);
 
@@ -23,6 +24,10 @@ final class ArrivalCell extends ListCell<Arrival> {
         this.chosen = chosen;
         // As wide as the list, so that a long reason ends in dots and not in a scroll bar.
         setPrefWidth(0);
+        double widest = Parts.widest(
+                Stream.of(Arrival.Role.values()).map(ArrivalCell::words).toList());
+        role.setMinWidth(widest + 8);
+        role.setPrefWidth(widest + 8);
         take.setFocusTraversable(false);
         take.setOnAction(event -> {
             if (take.isSelected()) {
@@ -47,7 +52,7 @@ final class ArrivalCell extends ListCell<Arrival> {
         take.setSelected(chosen.contains(arrival));
         take.setAccessibleText(arrival.source().name());
         name.setText(arrival.source().name());
-        role.setText(Strings.say("role." + arrival.role().name().toLowerCase(Locale.ROOT)));
+        role.setText(words(arrival.role()));
         amount.setText(arrival.counts()
                 .map(counts -> Strings.say(
                         "intake.amount",
@@ -56,5 +61,9 @@ final class ArrivalCell extends ListCell<Arrival> {
                         counts.words(),
                         arrival.repetitions()))
                 .orElse(arrival.problem()));
+    }
+
+    private static String words(Arrival.Role role) {
+        return Strings.say("role." + role.name().toLowerCase(Locale.ROOT));
     }
 }

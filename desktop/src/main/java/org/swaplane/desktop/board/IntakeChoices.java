@@ -13,6 +13,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.swaplane.content.TagNotation;
@@ -72,8 +73,7 @@ final class IntakeChoices extends VBox {
                 }
             });
         }
-        HBox row = Parts.row(sourceRow, targetRow, cutRow, onlyThis);
-        getChildren().add(row);
+        getChildren().add(Parts.styled(new FlowPane(sourceRow, targetRow, cutRow, onlyThis), "wrapped-row"));
     }
 
     /** How the file in hand is cut. */
