@@ -11,10 +11,10 @@ import org.swaplane.compare.Span;
 
 /** Brackets that do not match in the target, where those of the source do. */
 final class BracketsCheck extends TextCheck {
-    private static final String OPENING = "([{（［｛【「『〔《〈";
-    private static final String CLOSING = ")]}）］｝】」』〕》〉";
+    private static final String OPENING = "([{（［｛【〔《〈";
+    private static final String CLOSING = ")]}）］｝】〕》〉";
     /** A full-width bracket may meet an ordinary one. */
-    private static final String FOLDED = "([{([{【「『〔《〈";
+    private static final String FOLDED = "([{([{【〔《〈";
 
     /** What stands before a closing bracket alone: a number, a letter, two eyes. */
     private static final Pattern ITEM = Pattern.compile("(?s)(?:.*\\s)?(?:\\p{N}{1,3}|\\p{L}|[:;][-']?)");

@@ -18,22 +18,33 @@ public final class CheckRun {
     private static final int CHUNK = 10_000;
 
     private final List<Check> checks;
+    private final Profile profile;
+    private final Check locked = new LockedChangeCheck();
 
-    public CheckRun(List<Check> checks) {
+    private CheckRun(List<Check> checks, Profile profile) {
         this.checks = List.copyOf(checks);
+        this.profile = profile;
     }
 
     /** Every check that there is, with the default placeholders. */
     public static CheckRun ofAllChecks() {
+        return of(Profile.DEFAULT);
+    }
+
+    /** The checks of a profile. */
+    public static CheckRun of(Profile profile) {
         Placeholders placeholders = new Placeholders();
-        return new CheckRun(List.of(
+        List<Check> all = List.of(
                 new EmptyTargetCheck(),
                 new TagsCheck(),
                 new PlaceholdersCheck(placeholders),
                 new NumbersCheck(placeholders),
                 new SameAsSourceCheck(placeholders),
                 new FileRulesCheck(),
-                new LengthCheck(),
+                new LengthCheck(profile.growth()),
+                new QuotesCheck(),
+                new SourceLeftCheck(placeholders),
+                new OwnPatternCheck(profile.patterns()),
                 new EndPunctuationCheck(),
                 new EdgeSpaceCheck(),
                 new DoubleSpaceCheck(),
@@ -42,15 +53,38 @@ public final class CheckRun {
                 new CapitalCheck(),
                 new MessageSyntaxCheck(),
                 new LinkCheck(),
-                new CharactersCheck()));
+                new CharactersCheck());
+        return new CheckRun(
+                all.stream()
+                        .filter(check -> !profile.off().contains(check.id()))
+                        .toList(),
+                profile);
     }
 
-    /** The findings of one segment; what is locked in the file is nobody's work here and is not checked. */
+    /** The findings of one segment; what is locked in the file is nobody's work here, and only must stay as it is. */
     public List<Finding> run(CheckedSegment segment) {
         if (segment.segment().locked()) {
-            return List.of();
+            return isOn(locked.id()) ? severe(locked.check(segment)) : List.of();
         }
-        return checks.stream().flatMap(check -> check.check(segment).stream()).toList();
+        List<Finding> findings = new ArrayList<>();
+        for (Check check : checks) {
+            findings.addAll(severe(check.check(segment)));
+        }
+        return findings;
+    }
+
+    private boolean isOn(String check) {
+        return !profile.off().contains(check);
+    }
+
+    /** With the severities of the profile. */
+    private List<Finding> severe(List<Finding> findings) {
+        if (findings.isEmpty() || profile.severities().isEmpty()) {
+            return findings;
+        }
+        return findings.stream()
+                .map(each -> each.with(profile.severities().getOrDefault(each.check(), each.severity())))
+                .toList();
     }
 
     /**

@@ -4,10 +4,13 @@ import static org.swaplane.wording.Wording.say;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.content.Text;
 import org.swaplane.document.Counts;
+import org.swaplane.placeholder.Addresses;
+import org.swaplane.placeholder.Placeholders;
 
 /** A sentence that ends otherwise than its source, by the habits of the target language. */
 final class EndPunctuationCheck extends TextCheck {
@@ -48,9 +51,13 @@ final class EndPunctuationCheck extends TextCheck {
 
     @Override
     List<Finding> find(Texts texts) {
+        Optional<Finding> habit = PunctuationHabits.of(this, texts);
+        if (habit.isPresent()) {
+            return List.of(habit.get());
+        }
         int sourceAt = last(texts.source());
         int targetAt = last(texts.target());
-        if (sourceAt < 0 || targetAt < 0) {
+        if (sourceAt < 0 || targetAt < 0 || endsWithAddress(texts.source()) || endsWithAddress(texts.target())) {
             return List.of();
         }
         End source = end(texts.source(), sourceAt, texts.sourceLanguage());
@@ -83,6 +90,13 @@ final class EndPunctuationCheck extends TextCheck {
             at--;
         }
         return at;
+    }
+
+    /** A stop behind an address is left out so that it is not taken for a part of it. */
+    private static boolean endsWithAddress(String text) {
+        List<Placeholders.Found> found = Addresses.find(text);
+        return !found.isEmpty()
+                && found.get(found.size() - 1).end() >= text.stripTrailing().length();
     }
 
     private static boolean isSpace(char c) {

@@ -34,6 +34,10 @@ public record Finding(
         target = List.copyOf(target);
     }
 
+    Finding with(Severity other) {
+        return new Finding(check, other, segment, key, unit, message, source, target, suggestion, identity);
+    }
+
     static Finding in(
             CheckedSegment at,
             String check,

@@ -9,15 +9,27 @@ import org.swaplane.document.Limits;
 
 /** A target that is longer or shorter than the file allows. */
 final class LengthCheck extends TextCheck {
-    LengthCheck() {
+    private static final char FIRST_DENSE = '\u1100';
+    private static final double IDEOGRAPH = 3;
+    private static final double SYLLABLE = 1.7;
+
+    /** Sources below this many characters may grow as they like, below the second one shrink so. */
+    private static final int SHORT = 20;
+
+    private static final int SHORT_TO_SHRINK = 60;
+
+    private final Profile.Growth growth;
+
+    LengthCheck(Profile.Growth growth) {
         super("length");
+        this.growth = growth;
     }
 
     @Override
     List<Finding> find(Texts texts) {
         Limits limits = texts.segment().segment().limits();
         if (limits.isNone()) {
-            return List.of();
+            return grown(texts);
         }
         String target = texts.target();
         int characters = target.codePointCount(0, target.length());
@@ -33,5 +45,39 @@ final class LengthCheck extends TextCheck {
         return counted && characters < limits.min()
                 ? List.of(error(texts, say("check.length.least", characters, limits.min()), List.of(), all))
                 : List.of();
+    }
+
+    /** A target that is much longer or shorter than any translation is. */
+    private List<Finding> grown(Texts texts) {
+        double source = weight(texts.source());
+        double target = weight(texts.target());
+        boolean tooLong = growth.most() > 0 && source >= SHORT && target > source * growth.most();
+        boolean tooShort = source >= SHORT_TO_SHRINK && target < source * growth.least();
+        if (!tooLong && !tooShort) {
+            return List.of();
+        }
+        String key = tooLong ? "check.length.grown" : "check.length.shrunk";
+        List<Span> all = List.of(new Span(0, texts.target().length()));
+        return List.of(warning(texts, say(key, Math.round(100 * target / source)), List.of(), all));
+    }
+
+    /** Characters, with those of scripts that say more in one counted for more. */
+    private static double weight(String text) {
+        double weight = 0;
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c < FIRST_DENSE) {
+                weight++;
+            } else if (Character.isIdeographic(c)) {
+                weight += IDEOGRAPH;
+            } else {
+                Character.UnicodeScript script = Character.UnicodeScript.of(c);
+                boolean syllable = script == Character.UnicodeScript.HANGUL
+                        || script == Character.UnicodeScript.HIRAGANA
+                        || script == Character.UnicodeScript.KATAKANA;
+                weight += syllable ? SYLLABLE : 1;
+            }
+        }
+        return weight;
     }
 }

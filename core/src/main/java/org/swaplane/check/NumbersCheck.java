@@ -12,6 +12,7 @@ import org.swaplane.content.Content;
 import org.swaplane.number.NumberReader;
 import org.swaplane.number.NumberWriter;
 import org.swaplane.number.ReadNumber;
+import org.swaplane.number.RomanNumerals;
 import org.swaplane.placeholder.Placeholders;
 
 /** Numbers, times and dates compared as values, each side read in the notation of its own language. */
@@ -41,9 +42,14 @@ final class NumbersCheck implements Check {
                     .findFirst()
                     .ifPresentOrElse(missing::remove, () -> added.add(number));
         }
-        missing.removeIf(number -> isSpelledOut(number, segment.target(), segment.targetLanguage()));
-        added.removeIf(number -> isSpelledOut(number, segment.source(), segment.sourceLanguage()));
-        return findings(segment, missing, added);
+        if (!missing.isEmpty() || !added.isEmpty()) {
+            OtherWritings.settle(
+                    new OtherWritings.Side(segment.source().plainText(), segment.sourceLanguage(), missing),
+                    new OtherWritings.Side(segment.target().plainText(), segment.targetLanguage(), added));
+        }
+        List<Finding> findings = findings(segment, missing, added);
+        findings.addAll(romans(segment));
+        return findings;
     }
 
     private List<ReadNumber> read(Content content, String language) {
@@ -90,10 +96,33 @@ final class NumbersCheck implements Check {
                 Optional.empty());
     }
 
-    /** Small numbers may be digits on one side and a word on the other. */
-    private static boolean isSpelledOut(ReadNumber number, Content other, String language) {
-        String value = number.values().size() == 1 ? number.values().iterator().next() : "";
-        return SpelledNumber.isIn(other.plainText(), value, language);
+    /** Numerals of both texts that are as many and not the same; one alone can be letters that only look like one. */
+    private List<Finding> romans(CheckedSegment segment) {
+        List<RomanNumerals.Numeral> source = RomanNumerals.find(segment.source().plainText());
+        List<RomanNumerals.Numeral> target = RomanNumerals.find(segment.target().plainText());
+        List<RomanNumerals.Numeral> missing = new ArrayList<>(source);
+        List<RomanNumerals.Numeral> added = new ArrayList<>();
+        for (RomanNumerals.Numeral numeral : target) {
+            missing.stream()
+                    .filter(each -> each.value() == numeral.value())
+                    .findFirst()
+                    .ifPresentOrElse(missing::remove, () -> added.add(numeral));
+        }
+        if (source.size() != target.size() || missing.size() != 1) {
+            return List.of();
+        }
+        RomanNumerals.Numeral right = missing.get(0);
+        RomanNumerals.Numeral wrong = added.get(0);
+        String written = segment.source().plainText().substring(right.start(), right.end());
+        String instead = segment.target().plainText().substring(wrong.start(), wrong.end());
+        return List.of(Finding.in(
+                segment,
+                id(),
+                Severity.ERROR,
+                say("check.numbers.changed", written, instead, right.value(), wrong.value()),
+                List.of(new Span(right.start(), right.end())),
+                List.of(new Span(wrong.start(), wrong.end())),
+                Optional.of(segment.target().replaceText(wrong.start(), wrong.end(), written))));
     }
 
     private static String value(ReadNumber number) {

@@ -2,7 +2,9 @@ package org.swaplane.check;
 
 import static org.swaplane.wording.Wording.say;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import org.swaplane.compare.Span;
@@ -40,11 +42,42 @@ final class PlaceholdersCheck implements Check {
             return List.of(changed(segment, missing.get(0), added.get(0)));
         }
         List<Finding> findings = new ArrayList<>();
+        if (missing.isEmpty() && added.isEmpty()) {
+            unbalanced(segment).ifPresent(findings::add);
+        }
         missing.forEach(found ->
                 findings.add(finding(segment, "check.placeholders.missing", found, List.of(span(found)), List.of())));
         added.forEach(found ->
                 findings.add(finding(segment, "check.placeholders.added", found, List.of(), List.of(span(found)))));
         return findings;
+    }
+
+    /** Elements that are written as text and close before they open, while those of the source do not. */
+    private Optional<Finding> unbalanced(CheckedSegment segment) {
+        Optional<Found> wrong = firstUnbalanced(segment.target().plainText());
+        if (wrong.isEmpty() || firstUnbalanced(segment.source().plainText()).isPresent()) {
+            return Optional.empty();
+        }
+        return wrong.map(
+                found -> finding(segment, "check.placeholders.nesting", found, List.of(), List.of(span(found))));
+    }
+
+    private Optional<Found> firstUnbalanced(String text) {
+        Deque<String> open = new ArrayDeque<>();
+        if (text.indexOf('<') < 0) {
+            return Optional.empty();
+        }
+        for (Found found : placeholders.find(text)) {
+            String name = found.written().replaceAll("^</?([A-Za-z][\\w-]*).*", "$1");
+            if (found.written().startsWith("</")) {
+                if (open.isEmpty() || !open.pop().equals(name)) {
+                    return Optional.of(found);
+                }
+            } else if (found.written().startsWith("<") && !found.written().endsWith("/>")) {
+                open.push(name);
+            }
+        }
+        return Optional.empty();
     }
 
     private Finding changed(CheckedSegment segment, Found source, Found target) {

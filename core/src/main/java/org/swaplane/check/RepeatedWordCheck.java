@@ -32,6 +32,8 @@ final class RepeatedWordCheck extends TextCheck {
             "es", Set.of("se"),
             "pl", Set.of("to"));
 
+    private static final Set<String> BY_CLAUSES = Set.of("de", "nl", "sv", "da", "nb");
+
     RepeatedWordCheck() {
         super("repeated-word");
     }
@@ -49,7 +51,10 @@ final class RepeatedWordCheck extends TextCheck {
         Set<String> meeting = MEETING.getOrDefault(language.code(), Set.of());
         while (twice.find()) {
             String word = twice.group(1);
-            if (!meeting.contains(word.toLowerCase(Locale.ROOT))) {
+            // Where clauses meet, one stands before.
+            boolean first = BY_CLAUSES.contains(language.code())
+                    && texts.target().substring(0, twice.start()).isBlank();
+            if (first || !meeting.contains(word.toLowerCase(Locale.ROOT))) {
                 List<Span> span = List.of(new Span(twice.start(), twice.end()));
                 return List.of(warning(texts, say("check.repeated-word", word), List.of(), span));
             }

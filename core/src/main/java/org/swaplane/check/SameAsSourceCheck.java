@@ -4,6 +4,7 @@ import static org.swaplane.wording.Wording.say;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
 import org.swaplane.placeholder.Addresses;
@@ -38,6 +39,15 @@ final class SameAsSourceCheck implements Check {
 
     private boolean translatable(String text) {
         String rest = Addresses.mask(placeholders.mask(text, ' '), ' ');
-        return WORD.matcher(rest).find();
+        Matcher word = WORD.matcher(rest);
+        while (word.find()) {
+            boolean measures = word.start() > 1
+                    && rest.substring(0, word.start()).matches("(?s).*\\p{Nd}[\\s\u00A0]?")
+                    && UnitSymbols.isOne(word.group());
+            if (!measures) {
+                return true;
+            }
+        }
+        return false;
     }
 }

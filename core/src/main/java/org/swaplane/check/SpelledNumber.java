@@ -22,15 +22,18 @@ final class SpelledNumber {
 
     private SpelledNumber() {}
 
-    /** Whether a whole number of up to two digits stands in a text as a word, also with an ending or as one of a row. */
+    /** Whether a whole number of up to two digits, or a round one of up to four, stands in a text as a word, also with an ending or as one of a row. */
     static boolean isIn(String text, String value, String language) {
-        if (!value.matches("\\d{1,2}")) {
+        if (!value.matches("\\d{1,2}|[1-9]0{2,3}")) {
             return false;
         }
         ULocale locale = ULocale.forLanguageTag(language);
         // The mark of an access key may stand within a word.
-        String plain = text.replaceAll("[~&_\u00AD](?=\\p{L})", "").toLowerCase(locale.toLocale());
-        return words(locale, value).stream().anyMatch(word -> containsWord(plain, word));
+        String plain = plain(text.replaceAll("[~&_](?=\\p{L})", "")).toLowerCase(locale.toLocale());
+        boolean spaces =
+                Language.of(language).hasSpaces() && !locale.getLanguage().equals("ko");
+        return words(locale, value).stream()
+                .anyMatch(word -> spaces ? containsWord(plain, word) : plain.contains(word));
     }
 
     private static Set<String> words(ULocale locale, String value) {
@@ -43,12 +46,15 @@ final class SpelledNumber {
         RuleBasedNumberFormat spellout = new RuleBasedNumberFormat(locale, RuleBasedNumberFormat.SPELLOUT);
         for (String rules : spellout.getRuleSetNames()) {
             if (rules.startsWith("%spellout-cardinal") || rules.startsWith("%spellout-ordinal")) {
-                words.add(spellout.format(Long.parseLong(value), rules)
-                        .replace("\u00AD", "")
-                        .toLowerCase(Locale.ROOT));
+                words.add(plain(spellout.format(Long.parseLong(value), rules)).toLowerCase(Locale.ROOT));
             }
         }
         return words;
+    }
+
+    /** With one kind of apostrophe, and without marks for the end of a line. */
+    private static String plain(String text) {
+        return text.replace("\u00AD", "").replace('\u2019', '\'').replace('\u02BC', '\'');
     }
 
     private static boolean containsWord(String text, String word) {

@@ -2,17 +2,26 @@ package org.swaplane.number;
 
 import com.ibm.icu.lang.UCharacter;
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Finds the numbers, times and dates of a text and reads them as values in the notation of its language. Thread-safe. */
 public final class NumberReader {
-    private static final Pattern TOKEN = Pattern.compile(
-            "\\p{Nd}+(?:(?:[.,\u066B\u066C:/'\u2019\u00A0\u202F\u2009 -]|[hH](?=\\p{Nd}{2}))\\p{Nd}+)*");
+    /** Fractions that are one character, such as U+00BD. */
+    private static final String FRACTION = "[\u00BC-\u00BE\u2150-\u215E]";
+
+    private static final Pattern TOKEN =
+            Pattern.compile("\\p{Nd}+(?:(?:[.,\u066B\u066C:/'\u2019\u00A0\u202F\u2009 -]|[hH](?=\\p{Nd}{2}))\\p{Nd}+)*"
+                    + FRACTION + "?|" + FRACTION);
+    private static final Pattern DOTTED_CLOCK = Pattern.compile("([01]?\\d|2[0-4])\\.([0-5]\\d)");
+    private static final MathContext FRACTION_DIGITS = new MathContext(4);
+    private static final Pattern PLAIN = Pattern.compile("-?\\d+(?:\\.\\d+)?");
     private static final Pattern ENUMERATION = Pattern.compile("\\d+(?:,\\d+){2,}");
     private static final Pattern GROUPED =
             Pattern.compile("\\d{1,3}(?:(\\D)\\d{3})(?:\\1\\d{3})*|\\d{1,2}(?:(\\D)\\d{2})(?:\\2\\d{2})*\\2\\d{3}");
@@ -20,12 +29,14 @@ public final class NumberReader {
     private static final Pattern CLOCK = Pattern.compile("(\\d{1,2})([:.hH])(\\d{2})(?:[:.](\\d{2}))?");
     private static final Pattern HALF_DAY =
             Pattern.compile("[ \u00A0\u202F]?([ap])\\.?[ \u00A0]?m\\b\\.?", Pattern.CASE_INSENSITIVE);
-    private static final Pattern CLOCK_WORD = Pattern.compile("[ \u00A0\u202F]?(?:Uhr|h)\\b");
+    private static final Pattern CLOCK_WORD = Pattern.compile("[ \u00A0\u202F]?(?:Uhr|uur|h)\\b");
 
     private final Notation notation;
+    private final ScaleWords scales;
 
     public NumberReader(String language) {
         this.notation = Notation.of(language);
+        this.scales = new ScaleWords(notation.locale());
     }
 
     Notation notation() {
@@ -43,6 +54,16 @@ public final class NumberReader {
     }
 
     private void readToken(String text, int start, int end, List<ReadNumber> result) {
+        double part = UCharacter.getUnicodeNumericValue(text.charAt(end - 1));
+        if (part > 0 && part < 1) {
+            String whole = end - start > 1 ? withAsciiDigits(text.substring(start, end - 1)) : "0";
+            if (whole.chars().allMatch(Character::isDigit)) {
+                BigDecimal value =
+                        new BigDecimal(whole).add(BigDecimal.valueOf(part).round(FRACTION_DIGITS));
+                result.add(number(text, start, end, Set.of(canonical(value.toPlainString()))));
+                return;
+            }
+        }
         String digits = withAsciiDigits(text.substring(start, end));
         ReadNumber dateOrTime = dateOrTime(text, start, end, digits);
         if (dateOrTime != null) {
@@ -64,9 +85,35 @@ public final class NumberReader {
             return;
         }
         int signed = signedStart(text, start);
-        String sign = signed < start ? "-" : "";
-        result.add(new ReadNumber(
-                signed, end, text.substring(signed, end), ReadNumber.Kind.NUMBER, numberValues(digits, sign)));
+        addScaled(text, signed, start, end, numberValues(digits, signed < start ? "-" : ""), result);
+    }
+
+    /** With the words that multiply it; in '3\u4E075000' the rest belongs to the same number. */
+    private void addScaled(String text, int signed, int start, int end, Set<String> values, List<ReadNumber> result) {
+        ScaleWords.Found scale = scales.after(text, start, end);
+        Set<String> scaled = scale.zeros() == 0
+                ? values
+                : values.stream()
+                        .filter(value -> PLAIN.matcher(value).matches())
+                        .map(value -> canonical(new BigDecimal(value)
+                                .scaleByPowerOfTen(scale.zeros())
+                                .toPlainString()))
+                        .collect(Collectors.toSet());
+        ReadNumber before = result.isEmpty() ? null : result.get(result.size() - 1);
+        boolean goesOn =
+                before != null && before.end() == signed && before.values().size() == 1 && scaled.size() == 1;
+        if (goesOn && scales.areAttached()) {
+            String sum = new BigDecimal(before.values().iterator().next())
+                    .add(new BigDecimal(scaled.iterator().next()))
+                    .toPlainString();
+            result.set(result.size() - 1, number(text, before.start(), scale.end(), Set.of(canonical(sum))));
+        } else {
+            result.add(number(text, signed, scale.end(), scaled));
+        }
+    }
+
+    private static ReadNumber number(String text, int start, int end, Set<String> values) {
+        return new ReadNumber(start, end, text.substring(start, end), ReadNumber.Kind.NUMBER, values);
     }
 
     /** With ASCII digits, and with the separators that belong to Arabic digits (U+066B, U+066C) as this language's own. */
@@ -198,14 +245,19 @@ public final class NumberReader {
         boolean plainWhole = whole.chars().allMatch(Character::isDigit);
         boolean plainFraction = fraction.chars().skip(1).allMatch(Character::isDigit);
         if (!plainFraction || !plainWhole && !isGrouped(whole)) {
-            return dotted(digits);
+            return dotted(digits, notation.decimal());
         }
         String value = whole.replaceAll("\\D", "") + (fraction.isEmpty() ? "" : "." + fraction.substring(1));
         return Set.of(canonical(sign + value));
     }
 
     /** Versions and section numbers ({@code 2.10.1}) are no values: they must stay as they are. */
-    private static Set<String> dotted(String digits) {
+    private static Set<String> dotted(String digits, char decimal) {
+        Matcher clock = DOTTED_CLOCK.matcher(digits);
+        // Where a comma begins the decimals, a dot may stand between hours and minutes.
+        if (decimal == ',' && clock.matches()) {
+            return Set.of(Integer.parseInt(clock.group(1)) + ":" + clock.group(2));
+        }
         return digits.matches("\\d+(\\.\\d+){2,}") ? Set.of("#" + digits) : Set.of();
     }
 

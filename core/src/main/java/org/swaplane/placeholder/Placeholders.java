@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.swaplane.task.PatientText;
 
 /** Finds placeholders in plain text by named patterns. */
 public final class Placeholders {
@@ -65,7 +66,7 @@ public final class Placeholders {
     /** The placeholders in the order of the text, without overlap. */
     public List<Found> find(String text) {
         List<Found> result = new ArrayList<>();
-        Matcher matcher = any.matcher(beginAnywhere ? new PatientText(text) : text);
+        Matcher matcher = any.matcher(beginAnywhere ? new PatientText(text, "a pattern for placeholders") : text);
         matcher.useTransparentBounds(true);
         int at = 0;
         while (at < text.length()) {

@@ -1,17 +1,18 @@
-package org.swaplane.placeholder;
-
-import org.swaplane.task.CannotProceedException;
+package org.swaplane.task;
 
 /** A text that a regular expression of unknown manners is matched against: it may look at it often, but not for ever. */
-final class PatientText implements CharSequence {
+public final class PatientText implements CharSequence {
     private static final long LEAST_LOOKS = 1_000_000;
     private static final long LOOKS_EACH = 1_000;
 
     private final String text;
+    private final String expression;
     private long looksLeft;
 
-    PatientText(String text) {
+    /** {@code expression} says which one it is, for the message. */
+    public PatientText(String text, String expression) {
         this.text = text;
+        this.expression = expression;
         this.looksLeft = LEAST_LOOKS + LOOKS_EACH * text.length();
     }
 
@@ -21,7 +22,7 @@ final class PatientText implements CharSequence {
             String shown = text.substring(0, Math.min(text.length(), 60));
             throw new CannotProceedException(
                     "the text '" + shown + "'",
-                    "a pattern for placeholders takes too long on it",
+                    expression + " takes too long on it",
                     "write the pattern without repetitions inside repetitions");
         }
         return text.charAt(index);

@@ -1,0 +1,226 @@
+package org.swaplane.check;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.swaplane.number.MonthNames;
+import org.swaplane.number.ReadNumber;
+import org.swaplane.number.RomanNumerals;
+
+/**
+ * Numbers that one text writes in another way than the other: a date or a time in pieces, digits in other groups, a fraction with a
+ * stroke, Roman letters, words. What is the same so is taken out of what is missing and of what was added.
+ */
+final class OtherWritings {
+    private static final Pattern DATE = Pattern.compile("(\\d{4})-(\\d{2})-(\\d{2})");
+    private static final Pattern TIME = Pattern.compile("(\\d{1,2}):(\\d{2})");
+    private static final int LONG_NUMBER = 7;
+
+    private final Side source;
+    private final Side target;
+
+    /** One text, its language, and its numbers without a counterpart. */
+    record Side(String text, String language, List<ReadNumber> left) {
+        /** The first of these numbers with such a value. */
+        private Optional<ReadNumber> find(String value) {
+            return left.stream().filter(each -> each.values().contains(value)).findFirst();
+        }
+
+        private String between(ReadNumber first, ReadNumber second) {
+            return first.end() > second.start() ? "?" : text.substring(first.end(), second.start());
+        }
+    }
+
+    private OtherWritings(Side source, Side target) {
+        this.source = source;
+        this.target = target;
+    }
+
+    static void settle(Side source, Side target) {
+        if (source.left().isEmpty() && target.left().isEmpty()) {
+            return;
+        }
+        OtherWritings both = new OtherWritings(source, target);
+        both.settle();
+    }
+
+    private void settle() {
+        for (boolean turned : new boolean[] {false, true}) {
+            Side one = turned ? target : source;
+            Side other = turned ? source : target;
+            one.left().removeIf(number -> isDateInPieces(number, other) || isTimeInPieces(number, other));
+            one.left().removeIf(number -> isJoined(number, other) || isQuotient(number, other));
+            one.left().removeIf(number -> isMonth(number, other) || isRoman(number, other));
+            one.left().removeIf(number -> SpelledNumber.isIn(other.text(), value(number), other.language()));
+            one.left().removeIf(number -> isHalfSaid(number, other));
+        }
+        settleSameDigits();
+        settleSameWord();
+        target.left().removeIf(number -> isPerItself(number));
+    }
+
+    /** Its only value; empty where it can mean several things. */
+    private static String value(ReadNumber number) {
+        return number.values().size() == 1 ? number.values().iterator().next() : "";
+    }
+
+    /** '2026-04-03' against 3 and 2026 with the name of the month, or against 2026, 4 and 3. */
+    private static boolean isDateInPieces(ReadNumber number, Side other) {
+        Matcher date = DATE.matcher(value(number));
+        if (!date.matches()) {
+            return false;
+        }
+        int month = Integer.parseInt(date.group(2));
+        Optional<ReadNumber> year = other.find(date.group(1));
+        Optional<ReadNumber> day = other.find(String.valueOf(Integer.parseInt(date.group(3))));
+        Optional<ReadNumber> written = other.left().stream()
+                .filter(each -> each.values().contains(String.valueOf(month)))
+                .filter(each -> day.isEmpty() || each != day.get())
+                .findFirst();
+        boolean named = MonthNames.of(other.language()).isIn(other.text(), month);
+        if (year.isEmpty() || day.isEmpty() || written.isEmpty() && !named) {
+            return false;
+        }
+        other.left().remove(year.get());
+        other.left().remove(day.get());
+        if (!named) {
+            other.left().remove(written.get());
+        }
+        return true;
+    }
+
+    /** '14:30' against 14 and 30, or 2 and 30 of a half day; '11:00' against 11. */
+    private static boolean isTimeInPieces(ReadNumber number, Side other) {
+        Matcher time = TIME.matcher(value(number));
+        if (!time.matches()) {
+            return false;
+        }
+        int hour = Integer.parseInt(time.group(1));
+        String minutes = String.valueOf(Integer.parseInt(time.group(2)));
+        for (int i = 0; i < other.left().size(); i++) {
+            ReadNumber first = other.left().get(i);
+            String value = value(first);
+            boolean sameHour = value.matches("\\d{1,2}") && Integer.parseInt(value) % 12 == hour % 12;
+            ReadNumber second = i + 1 < other.left().size() ? other.left().get(i + 1) : null;
+            if (sameHour && second != null && second.values().contains(minutes)) {
+                other.left().remove(second);
+                other.left().remove(first);
+                return true;
+            }
+            if (sameHour && minutes.equals("0")) {
+                other.left().remove(first);
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** '100,000' against 100 and 000 with a blank between them. */
+    private static boolean isJoined(ReadNumber number, Side other) {
+        for (int i = 0; i + 1 < other.left().size(); i++) {
+            StringBuilder digits = new StringBuilder(digits(other.left().get(i)));
+            for (int j = i + 1; j < other.left().size(); j++) {
+                String between =
+                        other.between(other.left().get(j - 1), other.left().get(j));
+                if (!between.isBlank() || between.length() != 1) {
+                    break;
+                }
+                digits.append(digits(other.left().get(j)));
+                if (number.values().contains(digits.toString())) {
+                    other.left().subList(i, j + 1).clear();
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private static String digits(ReadNumber number) {
+        return number.written().replaceAll("\\P{Nd}", "");
+    }
+
+    /** '\u00BD' and '0.5' against 1 and 2 with a stroke between them. */
+    private static boolean isQuotient(ReadNumber number, Side other) {
+        for (int i = 0; i + 1 < other.left().size(); i++) {
+            String above = value(other.left().get(i));
+            String below = value(other.left().get(i + 1));
+            boolean stroke =
+                    other.between(other.left().get(i), other.left().get(i + 1)).matches("[/\u2044]");
+            if (stroke && above.matches("\\d{1,3}") && below.matches("[1-9]\\d{0,2}")) {
+                BigDecimal quotient = new BigDecimal(above).divide(new BigDecimal(below), new MathContext(4));
+                if (number.values().contains(quotient.stripTrailingZeros().toPlainString())) {
+                    other.left().subList(i, i + 2).clear();
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private static boolean isMonth(ReadNumber number, Side other) {
+        return value(number).matches("[1-9]|1[0-2]")
+                && MonthNames.of(other.language()).isIn(other.text(), Integer.parseInt(value(number)));
+    }
+
+    private static boolean isRoman(ReadNumber number, Side other) {
+        return RomanNumerals.find(other.text()).stream()
+                .anyMatch(roman -> value(number).equals(String.valueOf(roman.value())));
+    }
+
+    /** A fraction alone may be a word on the other side, which has no number left. */
+    private static boolean isHalfSaid(ReadNumber number, Side other) {
+        return other.left().isEmpty() && number.written().matches("[\u00BC-\u00BE\u2150-\u215E]");
+    }
+
+    /** Telephone numbers and the like: all that is left are the same digits in other groups. */
+    private void settleSameDigits() {
+        String one = digits(source);
+        if (one.length() >= LONG_NUMBER && one.equals(digits(target))) {
+            source.left().clear();
+            target.left().clear();
+        }
+    }
+
+    private static String digits(Side side) {
+        StringBuilder digits = new StringBuilder();
+        side.left().forEach(each -> digits.append(digits(each)));
+        return digits.toString();
+    }
+
+    /** A version is no value: '2.10' stays '2.10' behind the same word, also where numbers are written otherwise. */
+    private void settleSameWord() {
+        for (ReadNumber number : new ArrayList<>(source.left())) {
+            String before = wordBefore(source.text(), number.start());
+            target.left().stream()
+                    .filter(each -> each.written().equals(number.written()))
+                    .filter(each -> !before.isEmpty() && before.equals(wordBefore(target.text(), each.start())))
+                    .findFirst()
+                    .ifPresent(each -> {
+                        source.left().remove(number);
+                        target.left().remove(each);
+                    });
+        }
+    }
+
+    /** The begin of the word right before a number, small. */
+    private static String wordBefore(String text, int at) {
+        Matcher word =
+                Pattern.compile("(\\p{L}{1,4})\\p{L}*[\\s\u00A0-]?$").matcher(text.substring(Math.max(0, at - 40), at));
+        return word.find() ? word.group(1).toLowerCase(java.util.Locale.ROOT) : "";
+    }
+
+    /** '24 h/24': a number that stands behind a stroke once more. */
+    private boolean isPerItself(ReadNumber number) {
+        Set<String> values = new HashSet<>(number.values());
+        String text = target.text().substring(0, number.start());
+        return values.stream()
+                .anyMatch(value ->
+                        text.matches("(?s).*(?<!\\d)" + Pattern.quote(value) + "[\\s\u00A0\u202F]?\\p{L}{0,8}/"));
+    }
+}

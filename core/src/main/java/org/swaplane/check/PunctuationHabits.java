@@ -1,0 +1,89 @@
+package org.swaplane.check;
+
+import static org.swaplane.wording.Wording.say;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.swaplane.compare.Span;
+import org.swaplane.placeholder.Addresses;
+
+/** What some languages ask of their marks besides the mark itself: a second one at the begin, a space before it, none, a wide one. */
+final class PunctuationHabits {
+    private static final Pattern TIGHT = Pattern.compile("(?<=[\\p{L}\\p{M})\\]»”])([?!;:])(?=\\s|$)");
+    private static final Pattern LOOSE = Pattern.compile("(?<=[\\p{L}\\p{M}])([ \u00A0\u202F]+)([?!;:.,])(?=\\s|$)");
+    private static final Pattern NARROW =
+            Pattern.compile("(?<=[\\p{IsHan}\\p{IsHiragana}\\p{IsKatakana}])\\.(?=\\s|$)");
+    private static final String THIN_SPACE = "\u202F";
+    private static final String SPACE = "\u00A0";
+
+    private PunctuationHabits() {}
+
+    static Optional<Finding> of(TextCheck check, TextCheck.Texts texts) {
+        Language language = texts.targetLanguage();
+        String target = Addresses.mask(texts.target(), '\uFFFC');
+        if (language.isOneOf("es")) {
+            return first(check, texts, target, '?', '¿').or(() -> first(check, texts, target, '!', '¡'));
+        }
+        if (language.isOneOf("fr") && !language.region().equals("CA")) {
+            return tight(check, texts, target);
+        }
+        if (language.isOneOf("zh", "ja")) {
+            return narrow(check, texts, target);
+        }
+        return language.hasSpaces() && !language.isOneOf("fr", "br") ? loose(check, texts, target) : Optional.empty();
+    }
+
+    /** Spanish questions and exclamations have a mark at both ends. */
+    private static Optional<Finding> first(
+            TextCheck check, TextCheck.Texts texts, String target, char last, char first) {
+        int at = target.lastIndexOf(last);
+        boolean said = at > 0
+                && Character.isLetter(target.charAt(at - 1))
+                && texts.source().indexOf(last) >= 0;
+        return said && target.indexOf(first) < 0
+                ? Optional.of(check.warning(
+                        texts,
+                        say("check.end-punctuation.first", first, last),
+                        List.of(),
+                        List.of(new Span(at, at + 1))))
+                : Optional.empty();
+    }
+
+    private static Optional<Finding> tight(TextCheck check, TextCheck.Texts texts, String target) {
+        Matcher mark = TIGHT.matcher(target);
+        if (!mark.find() || texts.segment().source().plainText().equals(target)) {
+            return Optional.empty();
+        }
+        String space = mark.group(1).equals(":") ? SPACE : THIN_SPACE;
+        return Optional.of(check.warning(
+                texts,
+                say("check.end-punctuation.tight", mark.group(1)),
+                List.of(new Span(mark.start(), mark.end())),
+                texts.segment().target().replaceText(mark.start(), mark.start(), space)));
+    }
+
+    private static Optional<Finding> loose(TextCheck check, TextCheck.Texts texts, String target) {
+        Matcher space = LOOSE.matcher(target);
+        if (!space.find() || LOOSE.matcher(texts.source()).find()) {
+            return Optional.empty();
+        }
+        return Optional.of(check.warning(
+                texts,
+                say("check.end-punctuation.loose", space.group(2)),
+                List.of(new Span(space.start(1), space.end(1))),
+                texts.segment().target().replaceText(space.start(1), space.end(1), "")));
+    }
+
+    private static Optional<Finding> narrow(TextCheck check, TextCheck.Texts texts, String target) {
+        Matcher stop = NARROW.matcher(target);
+        return stop.find()
+                ? Optional.of(check.warning(
+                        texts,
+                        say("check.end-punctuation.narrow"),
+                        List.of(new Span(stop.start(), stop.end())),
+                        texts.segment().target().replaceText(stop.start(), stop.end(), "。")))
+                : Optional.empty();
+    }
+}
