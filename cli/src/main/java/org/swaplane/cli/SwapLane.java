@@ -61,7 +61,13 @@ public final class SwapLane implements Runnable {
             }
             return ExitStatus.COULD_NOT_RUN;
         });
-        return commandLine.execute(arguments);
+        try {
+            return commandLine.execute(arguments);
+        } catch (StackOverflowError | OutOfMemoryError e) {
+            System.err.println("swaplane: the file needs more memory than there is ("
+                    + e.getClass().getSimpleName() + "); split it, or give Java more with JAVA_TOOL_OPTIONS=-Xmx8g");
+            return ExitStatus.COULD_NOT_RUN;
+        }
     }
 
     /** One line that says what, where, and what to do. */

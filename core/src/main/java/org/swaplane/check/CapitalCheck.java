@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
+import org.swaplane.content.Content;
+import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.document.Counts;
 
@@ -23,11 +25,7 @@ final class CapitalCheck extends TextCheck {
     List<Finding> find(Texts texts) {
         Matcher source = WORD.matcher(texts.source());
         Matcher target = WORD.matcher(texts.target());
-        boolean begins = !texts.segment().target().runs().isEmpty()
-                && !(texts.segment().target().runs().get(0) instanceof Tag tag
-                        && tag.id().startsWith(Tag.PLACEHOLDER));
-        if (!begins
-                || !texts.sourceLanguage().isCased()
+        if (!texts.sourceLanguage().isCased()
                 || !texts.targetLanguage().isCased()
                 || !isSentence(texts.source())
                 || !source.find()
@@ -39,7 +37,12 @@ final class CapitalCheck extends TextCheck {
         // A name that begins small, such as that of a program, begins so everywhere.
         boolean name = word.substring(1).chars().anyMatch(Character::isUpperCase)
                 || texts.source().contains(word);
-        if (!Character.isUpperCase(first.codePointAt(0)) || !Character.isLowerCase(word.codePointAt(0)) || name) {
+        // A placeholder before it, or a tag that shows something, begins the sentence.
+        boolean begins = !startsWithStandalone(texts.segment().target(), target.start(1));
+        if (!begins
+                || !Character.isUpperCase(first.codePointAt(0))
+                || !Character.isLowerCase(word.codePointAt(0))
+                || name) {
             return List.of();
         }
         int at = target.start(1);
@@ -55,5 +58,16 @@ final class CapitalCheck extends TextCheck {
     /** In a few words a capital letter can be that of a name. */
     private static boolean isSentence(String text) {
         return Counts.words(text) >= FEWEST_WORDS && SENTENCE.matcher(text).matches();
+    }
+
+    private static boolean startsWithStandalone(Content content, int end) {
+        int at = 0;
+        for (Run run : content.runs()) {
+            if (at <= end && run instanceof Tag tag && tag.kind() == Tag.Kind.STANDALONE) {
+                return true;
+            }
+            at += run.length();
+        }
+        return false;
     }
 }

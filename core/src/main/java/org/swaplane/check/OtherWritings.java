@@ -193,13 +193,17 @@ final class OtherWritings {
         return digits.toString();
     }
 
-    /** A version is no value: '2.10' stays '2.10' behind the same word, also where numbers are written otherwise. */
+    /**
+     * A version is no value: '2.10' stays '2.10' behind the same word, also where numbers are written otherwise; and so does '1.0', which
+     * is no amount that people write.
+     */
     private void settleSameWord() {
         for (ReadNumber number : new ArrayList<>(source.left())) {
             String before = wordBefore(source.text(), number.start());
             target.left().stream()
                     .filter(each -> each.written().equals(number.written()))
-                    .filter(each -> !before.isEmpty() && before.equals(wordBefore(target.text(), each.start())))
+                    .filter(each -> number.written().matches("\\d+\\.0")
+                            || !before.isEmpty() && before.equals(wordBefore(target.text(), each.start())))
                     .findFirst()
                     .ifPresent(each -> {
                         source.left().remove(number);

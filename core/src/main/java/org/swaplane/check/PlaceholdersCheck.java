@@ -11,6 +11,7 @@ import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.placeholder.Placeholders;
 import org.swaplane.placeholder.Placeholders.Found;
+import org.swaplane.placeholder.PrintfArguments;
 
 /** Placeholders of the source that the target lost or changed, and ones that only the target has; their order is free. */
 final class PlaceholdersCheck implements Check {
@@ -30,14 +31,13 @@ final class PlaceholdersCheck implements Check {
         if (segment.target().isEmpty()) {
             return List.of();
         }
-        List<Found> missing = placeholders.find(segment.source().plainText());
-        List<Found> added = new ArrayList<>();
-        for (Found found : placeholders.find(segment.target().plainText())) {
-            missing.stream()
-                    .filter(each -> each.written().equals(found.written()))
-                    .findFirst()
-                    .ifPresentOrElse(missing::remove, () -> added.add(found));
+        List<Found> source = placeholders.find(segment.source().plainText());
+        List<Found> target = placeholders.find(segment.target().plainText());
+        if (source.isEmpty() && target.isEmpty()) {
+            return List.of();
         }
+        List<Found> missing = without(source, target);
+        List<Found> added = without(target, source);
         if (missing.size() == 1 && added.size() == 1) {
             return List.of(changed(segment, missing.get(0), added.get(0)));
         }
@@ -78,6 +78,23 @@ final class PlaceholdersCheck implements Check {
             }
         }
         return Optional.empty();
+    }
+
+    /** The placeholders that {@code others} has no counterpart for, each counterpart used once. */
+    private static List<Found> without(List<Found> found, List<Found> others) {
+        List<String> left = new ArrayList<>(numbered(others));
+        List<String> identities = numbered(found);
+        List<Found> result = new ArrayList<>();
+        for (int i = 0; i < found.size(); i++) {
+            if (!left.remove(identities.get(i))) {
+                result.add(found.get(i));
+            }
+        }
+        return result;
+    }
+
+    private static List<String> numbered(List<Found> found) {
+        return PrintfArguments.numbered(found.stream().map(Found::written).toList());
     }
 
     private Finding changed(CheckedSegment segment, Found source, Found target) {

@@ -53,7 +53,9 @@ final class PunctuationHabits {
 
     private static Optional<Finding> tight(TextCheck check, TextCheck.Texts texts, String target) {
         Matcher mark = TIGHT.matcher(target);
-        if (!mark.find() || texts.segment().source().plainText().equals(target)) {
+        if (!mark.find()
+                || texts.hasTag(mark.start(), mark.start())
+                || texts.segment().source().plainText().equals(target)) {
             return Optional.empty();
         }
         String space = mark.group(1).equals(":") ? SPACE : THIN_SPACE;
@@ -66,7 +68,9 @@ final class PunctuationHabits {
 
     private static Optional<Finding> loose(TextCheck check, TextCheck.Texts texts, String target) {
         Matcher space = LOOSE.matcher(target);
-        if (!space.find() || LOOSE.matcher(texts.source()).find()) {
+        if (!space.find()
+                || texts.hasTag(space.start(1), space.end(1))
+                || LOOSE.matcher(texts.source()).find()) {
             return Optional.empty();
         }
         return Optional.of(check.warning(

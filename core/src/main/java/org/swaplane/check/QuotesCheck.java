@@ -24,6 +24,7 @@ final class QuotesCheck extends TextCheck {
             Set.of("\"\"", "“”", "„“", "„”", "””", "““", "«»", "»«", "»»", "「」", "『』", "‟”", "”“");
     /** Kinds that languages use beside those that CLDR names. */
     private static final Map<String, Set<String>> ALSO = Map.ofEntries(
+            Map.entry("en", Set.of()),
             Map.entry("de", Set.of("»«")),
             Map.entry("fr", Set.of("“”")),
             Map.entry("it", Set.of("“”")),
@@ -35,14 +36,14 @@ final class QuotesCheck extends TextCheck {
             Map.entry("sl", Set.of("»«")),
             Map.entry("hr", Set.of("»«")),
             Map.entry("da", Set.of("»«", "”“", "“”")),
-            Map.entry("sv", Set.of("»»", "»«")),
-            Map.entry("fi", Set.of("»»", "»«")),
+            Map.entry("sv", Set.of("»»", "»«", "“”")),
+            Map.entry("fi", Set.of("»»", "»«", "“”")),
             Map.entry("nb", Set.of("“”")),
             Map.entry("nl", Set.of("„”", "“”")),
             Map.entry("hu", Set.of("»«")),
-            Map.entry("ro", Set.of("«»")),
+            Map.entry("ro", Set.of("«»", "“”")),
             Map.entry("el", Set.of("“”")),
-            Map.entry("tr", Set.of("«»")),
+            Map.entry("tr", Set.of("«»", "“”")),
             Map.entry("ru", Set.of("“”", "„“")),
             Map.entry("uk", Set.of("“”", "„“")),
             Map.entry("zh", Set.of("「」", "『』", "“”")),
@@ -73,6 +74,9 @@ final class QuotesCheck extends TextCheck {
             int at = alone.get();
             String mark = target.substring(at, at + 1);
             return List.of(warning(texts, say("check.quotes.alone", mark), List.of(), List.of(new Span(at, at + 1))));
+        }
+        if (!ALSO.containsKey(texts.targetLanguage().code())) {
+            return List.of(); // CLDR names one kind only, and many languages have several
         }
         Set<String> own = usual.computeIfAbsent(texts.segment().targetLanguage(), QuotesCheck::usual);
         List<Quotation> foreign =

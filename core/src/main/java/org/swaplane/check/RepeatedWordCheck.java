@@ -54,7 +54,8 @@ final class RepeatedWordCheck extends TextCheck {
             // Where clauses meet, one stands before.
             boolean first = BY_CLAUSES.contains(language.code())
                     && texts.target().substring(0, twice.start()).isBlank();
-            if (first || !meeting.contains(word.toLowerCase(Locale.ROOT))) {
+            if (!texts.hasTag(twice.start() + 1, twice.end() - 1)
+                    && (first || !meeting.contains(word.toLowerCase(Locale.ROOT)))) {
                 List<Span> span = List.of(new Span(twice.start(), twice.end()));
                 return List.of(warning(texts, say("check.repeated-word", word), List.of(), span));
             }

@@ -13,7 +13,8 @@ import org.swaplane.placeholder.Placeholders;
 
 /** Words of the source that stand in a row in the target as well, which is otherwise translated (part of {@code same-as-source}). */
 final class SourceLeftCheck extends TextCheck {
-    private static final Pattern WORD = Pattern.compile("(?<![\\p{L}\\p{N}'’-])\\p{L}[\\p{L}\\p{M}'’]*");
+    private static final Pattern WORD =
+            Pattern.compile("(?<![\\p{L}\\p{N}'’_.-])\\p{L}[\\p{L}\\p{M}'’]*+(?![\\p{N}_-]|\\.\\p{L})");
     /** Languages that share whole sentences. */
     private static final List<Set<String>> CLOSE = List.of(
             Set.of("da", "nb", "nn", "no", "sv"),

@@ -14,6 +14,7 @@ import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
 import org.swaplane.content.Text;
+import org.swaplane.placeholder.PrintfArguments;
 
 /** Tags that the target lost, doubled or gained, and pairs that close before they open or cross each other. */
 final class TagsCheck implements Check {
@@ -119,13 +120,31 @@ final class TagsCheck implements Check {
 
     /** The tags of {@code tags} that {@code others} has no counterpart for, each counterpart used once. */
     private static List<Tag> without(List<Tag> tags, List<Tag> others) {
-        List<Tag> left = new ArrayList<>(others);
+        if (tags.isEmpty()) {
+            return List.of();
+        }
+        List<String> left = new ArrayList<>(identities(others));
+        List<String> identities = identities(tags);
         List<Tag> result = new ArrayList<>();
-        for (Tag tag : tags) {
-            Optional<Tag> counterpart = left.stream().filter(tag::matches).findFirst();
-            counterpart.ifPresentOrElse(left::remove, () -> result.add(tag));
+        for (int i = 0; i < tags.size(); i++) {
+            if (!left.remove(identities.get(i))) {
+                result.add(tags.get(i));
+            }
         }
         return result;
+    }
+
+    /** What makes each of them the same tag in both texts; a placeholder may say which argument it takes. */
+    private static List<String> identities(List<Tag> tags) {
+        List<String> numbered = PrintfArguments.numbered(tags.stream()
+                .map(tag -> tag.id().startsWith(Tag.PLACEHOLDER) ? tag.code() : "")
+                .toList());
+        List<String> identities = new ArrayList<>();
+        for (int i = 0; i < tags.size(); i++) {
+            Tag tag = tags.get(i);
+            identities.add(tag.kind() + (numbered.get(i).isEmpty() ? tag.id() : numbered.get(i)));
+        }
+        return identities;
     }
 
     /** Certain only where every missing tag stands at the very begin or end of the source. */

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
+import org.swaplane.content.Run;
+import org.swaplane.content.Tag;
 
 /** A check of two texts, tags left out; nothing is said of a text without a counterpart. */
 abstract class TextCheck implements Check {
@@ -36,6 +38,18 @@ abstract class TextCheck implements Check {
     record Texts(CheckedSegment segment, String source, String target) {
         Language sourceLanguage() {
             return Language.of(segment.sourceLanguage());
+        }
+
+        /** Whether a tag stands in the target between these offsets of its text, or at one of them. */
+        boolean hasTag(int from, int to) {
+            int at = 0;
+            for (Run run : segment.target().runs()) {
+                if (run instanceof Tag && at >= from && at <= to) {
+                    return true;
+                }
+                at += run.length();
+            }
+            return false;
         }
 
         Language targetLanguage() {

@@ -16,15 +16,15 @@ public final class NumberReader {
     /** Fractions that are one character, such as U+00BD. */
     private static final String FRACTION = "[\u00BC-\u00BE\u2150-\u215E]";
 
-    private static final Pattern TOKEN =
-            Pattern.compile("\\p{Nd}+(?:(?:[.,\u066B\u066C:/'\u2019\u00A0\u202F\u2009 -]|[hH](?=\\p{Nd}{2}))\\p{Nd}+)*"
+    private static final Pattern TOKEN = Pattern.compile(
+            "\\p{Nd}+(?:(?:[.,\u066B\u066C:\u2236/'\u2019\u00A0\u202F\u2009 -]|[hH](?=\\p{Nd}{2}))\\p{Nd}+)*+"
                     + FRACTION + "?|" + FRACTION);
     private static final Pattern DOTTED_CLOCK = Pattern.compile("([01]?\\d|2[0-4])\\.([0-5]\\d)");
     private static final MathContext FRACTION_DIGITS = new MathContext(4);
     private static final Pattern PLAIN = Pattern.compile("-?\\d+(?:\\.\\d+)?");
     private static final Pattern ENUMERATION = Pattern.compile("\\d+(?:,\\d+){2,}");
     private static final Pattern GROUPED =
-            Pattern.compile("\\d{1,3}(?:(\\D)\\d{3})(?:\\1\\d{3})*|\\d{1,2}(?:(\\D)\\d{2})(?:\\2\\d{2})*\\2\\d{3}");
+            Pattern.compile("\\d{1,3}(?:(\\D)\\d{3})(?:\\1\\d{3})*+|\\d{1,2}(?:(\\D)\\d{2})(?:\\2\\d{2})*\\2\\d{3}");
     private static final Pattern DATE = Pattern.compile("(\\d{1,4})([./-])(\\d{1,2})\\2(\\d{1,4})");
     private static final Pattern CLOCK = Pattern.compile("(\\d{1,2})([:.hH])(\\d{2})(?:[:.](\\d{2}))?");
     private static final Pattern HALF_DAY =
@@ -121,7 +121,10 @@ public final class NumberReader {
         StringBuilder result = new StringBuilder(text.length());
         text.chars().forEach(c -> {
             int digit = UCharacter.digit(c, 10);
-            char mark = c == '\u066B' ? notation.decimal() : c == '\u066C' ? notation.grouping() : (char) c;
+            // A ratio sign, as some write times.
+            char mark = c == '\u2236'
+                    ? ':'
+                    : c == '\u066B' ? notation.decimal() : c == '\u066C' ? notation.grouping() : (char) c;
             result.append(digit >= 0 ? (char) ('0' + digit) : mark);
         });
         return result.toString();

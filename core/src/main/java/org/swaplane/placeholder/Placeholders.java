@@ -9,6 +9,18 @@ import org.swaplane.task.PatientText;
 
 /** Finds placeholders in plain text by named patterns. */
 public final class Placeholders {
+    /** Elements of HTML that texts of programs hold; any other name in angle brackets can be a word that people fill in. */
+    private static final String KNOWN =
+            "(?i:a|abbr|b|big|br|center|cite|code|del|div|em|font|h[1-6]|hr|i|img|ins|kbd|li|ol|p|pre|q|s|samp"
+                    + "|small|span|strike|strong|sub|sup|table|tbody|td|th|tr|tt|u|ul|var|wbr)";
+
+    private static final String ATTRIBUTES = "(?:\\s+[\\w:-]+\\s*=\\s*(?:\"[^\"]*\"|'[^']*'))";
+
+    /** A known element, or one that is closed, that closes itself or that has attributes. */
+    private static final String ELEMENT =
+            "</[a-zA-Z][\\w-]*\\s*>|<" + KNOWN + ATTRIBUTES + "*\\s*/?>|<[a-zA-Z][\\w-]*(?:" + ATTRIBUTES
+                    + "+\\s*/?|\\s*/)>|<(?<element>[a-zA-Z][\\w-]*)>(?=[^\\u0000]{0,2000}?</\\k<element>\\s*>)";
+
     /** The kinds that ship with the application. */
     static final List<Kind> SHIPPED = List.of(
             new Kind("double-brace", "{{name}}", '{', "\\{\\{\\s*[\\p{L}_][\\w.-]*\\s*\\}\\}"),
@@ -24,10 +36,9 @@ public final class Placeholders {
                     "printf",
                     "%1$s",
                     '%',
-                    "%(?:%|(?:\\d+\\$)?[-+#0]*\\d*(?:\\.\\d+)?(?:hh|h|ll|l|z|j|t)?[@sdiufFeEgGxXoc](?![\\p{L}]))"),
+                    "%(?:%|(?:\\d+\\$)?[-+#0]*\\d*(?:\\.\\d+)?(?:hh|h|ll|l|z|j|t)?[@sdiufFeEgGxXoc](?!\\p{IsLatin}))"),
             new Kind("entity", "&amp;", '&', "&(?:#\\d+|#x[0-9A-Fa-f]+|[a-zA-Z][a-zA-Z0-9]*);"),
-            new Kind(
-                    "element", "<b>", '<', "</?[a-zA-Z][\\w-]*(?:\\s+[\\w-]+\\s*=\\s*(?:\"[^\"]*\"|'[^']*'))*\\s*/?>"));
+            new Kind("element", "<b>", '<', ELEMENT));
 
     private final List<Kind> kinds;
     private final String starts;

@@ -25,10 +25,13 @@ import org.swaplane.task.Progress;
 /** One pass over the entries of a catalogue. */
 final class PoReader {
     private static final String STRINGS =
-            "[ \\t]*(\"(?:\\\\.|[^\"\\\\\\r\\n])*\"(?:\\s*\"(?:\\\\.|[^\"\\\\\\r\\n])*\")*)";
+            "[ \\t]*(\"(?:\\\\.|[^\"\\\\\\r\\n])*+\"(?:\\s*+\"(?:\\\\.|[^\"\\\\\\r\\n])*+\")*+)";
     private static final Pattern TOKEN = Pattern.compile(
             "(?m)^[ \\t]*(?:(?<comment>#[^\\r\\n]*)|(?<keyword>msgctxt|msgid_plural|msgid|msgstr(?:\\[(?<form>\\d+)\\])?)"
                     + STRINGS + "|(?<blank>$))");
+    /** Messages are in English where nobody says otherwise. */
+    private static final String USUAL_SOURCE = "en";
+
     private static final Pattern LANGUAGE = Pattern.compile("(?m)^Language:\\s*([\\w@.-]+)");
 
     private final EncodedText text;
@@ -76,7 +79,8 @@ final class PoReader {
         }
         add(entry);
         String target = targetLanguage.isEmpty() ? options.targetLanguage() : targetLanguage;
-        Part part = new Part(text.source().name(), options.sourceLanguage(), target, List.of());
+        Part part = new Part(
+                text.source().name(), options.orSourceLanguage(USUAL_SOURCE).sourceLanguage(), target, List.of());
         BilingualDocument document =
                 new BilingualDocument("po", text.encoding().label(), List.of(part), segments, problems, List.of());
         return new PoFile(text, document, places, all.contains("\r\n") ? "\r\n" : "\n");

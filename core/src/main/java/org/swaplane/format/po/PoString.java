@@ -6,7 +6,7 @@ import org.swaplane.content.Content;
 
 /** Strings in quotes, which may go on over several lines. */
 final class PoString {
-    private static final Pattern QUOTED = Pattern.compile("\"((?:\\\\.|[^\"\\\\])*)\"");
+    private static final Pattern QUOTED = Pattern.compile("\"((?:\\\\.|[^\"\\\\])*+)\"");
     private static final Pattern ESCAPE = Pattern.compile("\\\\(.)");
 
     private PoString() {}
