@@ -27,6 +27,8 @@ class ArchitectureTest {
             "pseudo",
             "proof",
             "compare",
+            "terms",
+            "spelling",
             "check",
             "report",
             "exchange",

@@ -2,19 +2,28 @@ package org.swaplane.cli;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import org.swaplane.check.CheckMaterial;
 import org.swaplane.check.CheckRun;
 import org.swaplane.check.Finding;
+import org.swaplane.check.Profile;
 import org.swaplane.compare.Span;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Segment;
+import org.swaplane.format.EncodedText;
+import org.swaplane.format.Source;
+import org.swaplane.lane.CheckReports;
+import org.swaplane.report.CheckReport;
 import org.swaplane.task.Progress;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
 
 /** The checks over bilingual files. */
 @Command(name = "check", description = "Checks bilingual files: tags, placeholders, numbers, untranslated.")
@@ -22,13 +31,49 @@ final class CheckCommand implements Callable<Integer> {
     @Mixin
     private FileReports files;
 
+    @Option(
+            names = "--profile",
+            paramLabel = "FILE",
+            description = "Which checks are made, and how: JSON as the window saves it.")
+    private Path profile;
+
+    @Option(
+            names = "--report",
+            paramLabel = "OUT",
+            description = "Also writes a report: a workbook where OUT ends with .xlsx, and else HTML.")
+    private Path report;
+
+    @Option(names = "--force", description = "Replace OUT when it exists.")
+    private boolean force;
+
+    private CheckRun checks;
+    private int segments;
+    private final List<CheckReport.Line> lines = new ArrayList<>();
+
     @Override
     public Integer call() throws IOException {
-        return files.runOnDocuments(this::check);
+        checks = profile == null ? CheckRun.ofAllChecks() : ofProfile();
+        int status = files.runOnDocuments(this::check);
+        if (report != null) {
+            CheckReports.write(new CheckReport(files.names(), segments, lines), report, force);
+        }
+        return status;
+    }
+
+    /** Paths in a profile are relative to it. */
+    private CheckRun ofProfile() throws IOException {
+        Profile read = Profile.ofJson(
+                profile.toString(), EncodedText.of(Source.of(profile)).readAll());
+        return CheckRun.of(
+                read, CheckMaterial.read(read, profile.toAbsolutePath().getParent()));
     }
 
     private boolean check(Path file, BilingualDocument document, Map<String, Object> report) {
-        List<Finding> findings = CheckRun.ofAllChecks().run(document, Progress.NONE);
+        List<Finding> findings = checks.run(document, Progress.NONE);
+        segments += document.segments().size();
+        if (this.report != null) {
+            findings.forEach(finding -> lines.add(line(file, finding, document)));
+        }
         report.put("format", document.format());
         report.put("sourceLanguage", document.sourceLanguage());
         report.put("targetLanguage", document.targetLanguage());
@@ -41,6 +86,20 @@ final class CheckCommand implements Callable<Integer> {
                     Locale.ROOT, "%s: %s: %s [%s]%n", file, finding.unit(), finding.message(), finding.check()));
         }
         return !findings.isEmpty();
+    }
+
+    private static CheckReport.Line line(Path file, Finding finding, BilingualDocument document) {
+        Segment segment = document.segments().get(finding.segment());
+        return new CheckReport.Line(
+                file.getFileName().toString(),
+                finding.segment() + 1,
+                finding,
+                segment.source().plainText(),
+                segment.target().plainText(),
+                finding.suggestion()
+                        .map(fixed -> TagNotation.write(fixed, segment.source()))
+                        .orElse(""),
+                "");
     }
 
     private static Map<String, Object> entry(Finding finding, BilingualDocument document) {

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
@@ -30,6 +31,11 @@ final class FileReports {
     /** The same of a file that is read as it is. */
     interface DocumentReporter {
         boolean report(Path file, BilingualDocument document, Map<String, Object> report) throws IOException;
+    }
+
+    /** The names of the files, for a title. */
+    String names() {
+        return files.stream().map(file -> file.getFileName().toString()).collect(Collectors.joining(", "));
     }
 
     boolean json() {

@@ -1,12 +1,9 @@
 package org.swaplane.check;
 
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
+import java.util.Optional;
 import java.util.function.IntFunction;
-import java.util.stream.IntStream;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
@@ -15,8 +12,6 @@ import org.swaplane.task.Progress;
 
 /** Runs the checks over segments. */
 public final class CheckRun {
-    private static final int CHUNK = 10_000;
-
     private final List<Check> checks;
     private final Profile profile;
     private final Check locked = new LockedChangeCheck();
@@ -28,12 +23,13 @@ public final class CheckRun {
 
     /** Every check that there is, with the default placeholders. */
     public static CheckRun ofAllChecks() {
-        return of(Profile.DEFAULT);
+        return of(Profile.DEFAULT, CheckMaterial.NONE);
     }
 
-    /** The checks of a profile. */
-    public static CheckRun of(Profile profile) {
+    /** The checks of a profile with the files that it names. */
+    public static CheckRun of(Profile profile, CheckMaterial material) {
         Placeholders placeholders = new Placeholders();
+        Terms terms = new Terms(material.terms(), profile.keep());
         List<Check> all = List.of(
                 new EmptyTargetCheck(),
                 new TagsCheck(),
@@ -53,7 +49,11 @@ public final class CheckRun {
                 new CapitalCheck(),
                 new MessageSyntaxCheck(),
                 new LinkCheck(),
-                new CharactersCheck());
+                new CharactersCheck(),
+                new TermCheck(terms),
+                new ForbiddenTermCheck(terms),
+                new KeptTextCheck(terms),
+                new SpellingCheck(material.dictionaries(), placeholders, profile.keep()));
         return new CheckRun(
                 all.stream()
                         .filter(check -> !profile.off().contains(check.id()))
@@ -87,31 +87,6 @@ public final class CheckRun {
                 .toList();
     }
 
-    /**
-     * The findings of segments that changed and of all with the same sources, by segment; an empty list where there is none any more.
-     *
-     * @param same those of the document
-     */
-    public Map<Integer, List<Finding>> again(
-            Collection<Integer> changed, IntFunction<CheckedSegment> segments, SameSources same) {
-        Map<Integer, Finding> others = same.findings(changed, segments);
-        Map<Integer, List<Finding>> findings = new TreeMap<>();
-        changed.forEach(
-                index -> same.of(index).forEach(each -> findings.computeIfAbsent(each, i -> run(i, segments, others))));
-        return findings;
-    }
-
-    private List<Finding> run(int index, IntFunction<CheckedSegment> segments, Map<Integer, Finding> others) {
-        List<Finding> own = run(segments.apply(index));
-        Finding other = others.get(index);
-        if (other == null) {
-            return own;
-        }
-        List<Finding> both = new ArrayList<>(own);
-        both.add(other);
-        return both;
-    }
-
     /** The findings of a whole document, in its order. */
     public List<Finding> run(BilingualDocument document, Progress progress) {
         return run(
@@ -127,19 +102,34 @@ public final class CheckRun {
 
     /** The findings of so many segments, in their order; they are checked on all processors. */
     public List<Finding> run(int size, IntFunction<CheckedSegment> segments, Progress progress) {
-        Map<Integer, Finding> others = SameSources.of(size, segments)
-                .findings(IntStream.range(0, size).boxed().toList(), segments);
         List<Finding> findings = new ArrayList<>();
-        for (int from = 0; from < size; from += CHUNK) {
-            progress.checkCancelled();
-            progress.at(from, size);
-            IntStream.range(from, Math.min(size, from + CHUNK))
-                    .parallel()
-                    .mapToObj(i -> run(i, segments, others))
-                    .filter(found -> !found.isEmpty())
-                    .toList()
-                    .forEach(findings::addAll);
-        }
+        over(size, segments).run(progress, (position, found) -> findings.addAll(found));
         return findings;
+    }
+
+    /** What a pattern alone finds, up to so many. */
+    public static List<Finding> found(
+            OwnPattern pattern, int size, IntFunction<CheckedSegment> segments, int most, Progress progress) {
+        Check check = new OwnPatternCheck(List.of(pattern));
+        List<Finding> found = new ArrayList<>();
+        for (int i = 0; i < size && found.size() < most; i++) {
+            progress.checkCancelled();
+            found.addAll(check.check(segments.apply(i)));
+        }
+        return found;
+    }
+
+    /** The checks of segments that belong together, which can be made again where one of them changes. */
+    public DocumentCheck over(int size, IntFunction<CheckedSegment> segments) {
+        return new DocumentCheck(this, size, segments);
+    }
+
+    /** What the profile says of a check that is not about one segment alone. */
+    Optional<Finding> asSet(Finding finding) {
+        return isOn(finding.check()) ? Optional.of(severe(List.of(finding)).get(0)) : Optional.empty();
+    }
+
+    Profile profile() {
+        return profile;
     }
 }

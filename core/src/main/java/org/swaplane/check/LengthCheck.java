@@ -14,7 +14,7 @@ final class LengthCheck extends TextCheck {
     private static final double SYLLABLE = 1.7;
 
     /** Sources below this many characters may grow as they like, below the second one shrink so. */
-    private static final int SHORT = 20;
+    private static final int SHORT = 30;
 
     private static final int SHORT_TO_SHRINK = 60;
 

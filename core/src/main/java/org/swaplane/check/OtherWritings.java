@@ -20,6 +20,9 @@ import org.swaplane.number.RomanNumerals;
 final class OtherWritings {
     private static final Pattern DATE = Pattern.compile("(\\d{4})-(\\d{2})-(\\d{2})");
     private static final Pattern TIME = Pattern.compile("(\\d{1,2}):(\\d{2})");
+    /** How words begin that stand before a version. */
+    private static final Pattern VERSION = Pattern.compile("vers|rele|revi|buil|firm|wers|верс|v");
+
     private static final int LONG_NUMBER = 7;
 
     private final Side source;
@@ -51,6 +54,7 @@ final class OtherWritings {
     }
 
     private void settle() {
+        settleSameWord();
         for (boolean turned : new boolean[] {false, true}) {
             Side one = turned ? target : source;
             Side other = turned ? source : target;
@@ -61,7 +65,6 @@ final class OtherWritings {
             one.left().removeIf(number -> isHalfSaid(number, other));
         }
         settleSameDigits();
-        settleSameWord();
         target.left().removeIf(number -> isPerItself(number));
     }
 
@@ -194,8 +197,8 @@ final class OtherWritings {
     }
 
     /**
-     * A version is no value: '2.10' stays '2.10' behind the same word, also where numbers are written otherwise; and so does '1.0', which
-     * is no amount that people write.
+     * A version is no value: '2.10' stays '2.10' behind the same word, also where numbers are written otherwise; and so do '1.0', which
+     * is no amount that people write, and what letters are attached to.
      */
     private void settleSameWord() {
         for (ReadNumber number : new ArrayList<>(source.left())) {
@@ -203,6 +206,8 @@ final class OtherWritings {
             target.left().stream()
                     .filter(each -> each.written().equals(number.written()))
                     .filter(each -> number.written().matches("\\d+\\.0")
+                            || VERSION.matcher(before).matches()
+                            || isAttached(source.text(), number) && isAttached(target.text(), each)
                             || !before.isEmpty() && before.equals(wordBefore(target.text(), each.start())))
                     .findFirst()
                     .ifPresent(each -> {
@@ -210,6 +215,12 @@ final class OtherWritings {
                         target.left().remove(each);
                     });
         }
+    }
+
+    private static boolean isAttached(String text, ReadNumber number) {
+        boolean before = number.start() > 0 && Character.isLetter(text.charAt(number.start() - 1));
+        boolean after = number.end() < text.length() && Character.isLetter(text.charAt(number.end()));
+        return before || after;
     }
 
     /** The begin of the word right before a number, small. */

@@ -130,7 +130,11 @@ public record Profile(
                     new CannotProceedException.Place(
                             name, at == null ? 0 : at.getLineNr(), at == null ? 0 : at.getColumnNr()),
                     "this is no profile of checks: "
-                            + e.getOriginalMessage().lines().findFirst().orElse(""),
+                            + e.getOriginalMessage()
+                                    .lines()
+                                    .findFirst()
+                                    .orElse("")
+                                    .replaceAll(" \\(class [^)]*\\).*", ""),
                     "correct it there, or save a profile from the window and start from that",
                     e);
         }

@@ -18,18 +18,15 @@ import org.swaplane.content.Content;
 import org.swaplane.document.Fingerprint;
 
 /** Segments of a document that have the same source, whose targets are expected to be the same too (check {@code inconsistent-target}). */
-public final class SameSources {
+final class SameSources {
     private static final String ID = "inconsistent-target";
 
     private final Map<Integer, List<Integer>> groups = new HashMap<>();
 
-    /** Nothing is the same. */
-    public static final SameSources NONE = new SameSources();
-
     private SameSources() {}
 
     /** Of so many segments; sources do not change, so this holds as long as the document. */
-    public static SameSources of(int size, IntFunction<CheckedSegment> segments) {
+    static SameSources of(int size, IntFunction<CheckedSegment> segments) {
         Map<String, List<Integer>> bySource = new HashMap<>();
         for (int i = 0; i < size; i++) {
             CheckedSegment segment = segments.apply(i);

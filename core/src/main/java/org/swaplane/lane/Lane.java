@@ -14,6 +14,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
+import org.swaplane.check.CheckMaterial;
+import org.swaplane.check.CheckRun;
+import org.swaplane.check.Profile;
 import org.swaplane.document.Fingerprint;
 import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.BilingualFile;
@@ -27,6 +30,7 @@ import org.swaplane.segmentation.SegmentationRules;
 import org.swaplane.segmentation.Srx;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
+import org.swaplane.terms.TermListReader;
 
 /** One job for one client: a folder with the files as they came, and a database with everything that was done. */
 public final class Lane implements AutoCloseable {
@@ -34,6 +38,7 @@ public final class Lane implements AutoCloseable {
     private static final String SEGMENTATION = "segmentation.srx";
     private static final String DOCUMENTS = "document-options/";
     private static final String PSEUDO = "pseudo-translation";
+    private static final String PROFILE = "check-profile";
     private static final String RULES = "extension-rules";
     private static final String CODE_ALPHABET = "0123456789ABCDEFGHJKMNPQRSTVWXYZ";
 
@@ -235,6 +240,36 @@ public final class Lane implements AutoCloseable {
 
     public void setPseudo(PseudoSettings settings) {
         set(PSEUDO, settings.toJson());
+    }
+
+    /** Which checks are made here, and how. */
+    public Profile profile() {
+        return setting(PROFILE)
+                .map(json -> Profile.ofJson(folder.toString(), json))
+                .orElse(Profile.DEFAULT);
+    }
+
+    public void setProfile(Profile profile) {
+        set(PROFILE, profile.toJson());
+    }
+
+    /**
+     * The checks of the lane's profile; its term lists and dictionaries are read anew.
+     *
+     * @throws CannotProceedException when one of them is not there or cannot be read
+     */
+    public CheckRun checks() throws IOException {
+        Profile profile = profile();
+        return CheckRun.of(profile, CheckMaterial.read(profile, folder));
+    }
+
+    /** Keeps a term list in the lane's folder {@code reference}, and checks terms by it from now on. */
+    public void keepTermList(Source source) throws IOException {
+        TermListReader.read(source);
+        Path kept = keepReference(source);
+        List<String> terms = new ArrayList<>(profile().terms());
+        terms.add(folder.relativize(kept).toString().replace('\\', '/'));
+        setProfile(profile().withTerms(terms));
     }
 
     /** How documents of a format are read here when a new one comes in. */

@@ -68,7 +68,7 @@ class DeliveryTest {
         }
         track.edit(StepKind.STATE_SET, "Mara", "", reviewed);
         for (Finding finding : delivery.findings(track, Progress.NONE)) {
-            lane.findings().setAside(track, finding, "agreed", "Mara");
+            lane.findings().setAside(track, finding, SetAside.Scope.FINDING, "agreed", "Mara");
         }
     }
 

@@ -175,7 +175,7 @@ class LaneTest {
                 .open(track, delivery.findings(track, Progress.NONE))
                 .size();
 
-        lane.findings().setAside(track, finding, "agreed with the client", "Mara");
+        lane.findings().setAside(track, finding, SetAside.Scope.FINDING, "agreed with the client", "Mara");
         reopen();
         delivery = new Delivery(lane, CheckRun.ofAllChecks());
 

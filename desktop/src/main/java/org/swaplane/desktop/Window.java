@@ -25,7 +25,7 @@ public final class Window {
 
     public static Scene scene(LaneSession session, FilePicker picker, FileOpener opener) {
         ReviewView review = new ReviewView(session, opener);
-        ChecksView checks = new ChecksView(session);
+        ChecksView checks = new ChecksView(session, picker);
         Map<ViewId, View> views = new EnumMap<>(ViewId.class);
         views.put(ViewId.BOARD, new BoardView(session, picker));
         views.put(ViewId.DRY_RUN, new DryRunView(session, picker, opener));

@@ -96,7 +96,7 @@ class JourneyTest extends ApplicationTest {
         press("choose-files");
         waitUntil(() -> session.intakes().property().get() != null);
         press("accept-intake");
-        waitUntil(() -> track() != null && !session.openFindings().isEmpty());
+        waitUntil(() -> track() != null && !session.checking().open().isEmpty());
     }
 
     private Path sendOut() throws Exception {
@@ -116,7 +116,7 @@ class JourneyTest extends ApplicationTest {
 
     private void setAsideAllThatIsLeft() throws Exception {
         ListView<Finding> findings = lookup("#findings").queryListView();
-        while (!session.openFindings().isEmpty()) {
+        while (!session.checking().open().isEmpty()) {
             interact(() -> findings.getSelectionModel().select(0));
             interact(() -> lookup("#aside-reason").queryAs(TextField.class).setText("agreed with the client"));
             press("set-aside");
@@ -147,10 +147,10 @@ class JourneyTest extends ApplicationTest {
         reviewEverything();
 
         push(KeyCode.ALT, KeyCode.DIGIT5);
-        int before = session.openFindings().size();
+        int before = session.checking().open().size();
         interact(() -> lookup("#findings").queryListView().getSelectionModel().select(1));
         push(KeyCode.ALT, KeyCode.F);
-        assertThat(session.openFindings()).hasSizeLessThan(before);
+        assertThat(session.checking().open()).hasSizeLessThan(before);
         setAsideAllThatIsLeft();
         push(KeyCode.ALT, KeyCode.DIGIT4);
         reviewEverything();
@@ -187,7 +187,7 @@ class JourneyTest extends ApplicationTest {
 
         assertThat(track().target(7).tags()).hasSize(2);
         assertThat(track().target(7).plainText()).endsWith("ein.neu.");
-        assertThat(session.openFindings(7)).isEmpty();
+        assertThat(session.checking().open(7)).isEmpty();
         push(KeyCode.ALT, KeyCode.DOWN);
         assertThat(session.inHandProperty().get()).isEqualTo(8);
         push(KeyCode.CONTROL, KeyCode.Z);

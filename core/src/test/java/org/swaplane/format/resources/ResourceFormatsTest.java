@@ -24,7 +24,7 @@ class ResourceFormatsTest {
     private static final String DOT_NET = """
             <root>
               <resheader name="version"><value>two</value></resheader>
-              <data name="Title" xml:space="preserve"><value>Times &lt;now&gt;</value><comment>short</comment></data>
+              <data name="Title" xml:space="preserve"><value>Times &lt;br&gt;</value><comment>short</comment></data>
               <data name="Icon" type="System.Drawing.Icon"><value>AAAA</value></data>
             </root>
             """;

@@ -68,7 +68,7 @@ final class TrackCard extends VBox {
         if (trips.isEmpty() || trips.stream().anyMatch(trip -> trip.back().isEmpty())) {
             return ViewId.EXCHANGE;
         }
-        if (session.track() == track && !session.openFindings().isEmpty()) {
+        if (session.track() == track && !session.checking().open().isEmpty()) {
             return ViewId.CHECKS;
         }
         return unreviewed() > 0 ? ViewId.REVIEW : ViewId.RELEASE;
@@ -88,8 +88,11 @@ final class TrackCard extends VBox {
         if (away > 0) {
             add(row, Strings.say("board.block.away", away));
         }
-        if (session.track() == track && !session.openFindings().isEmpty()) {
-            add(row, Strings.say("board.block.findings", session.openFindings().size()));
+        if (session.track() == track && !session.checking().open().isEmpty()) {
+            add(
+                    row,
+                    Strings.say(
+                            "board.block.findings", session.checking().open().size()));
         }
         if (unreviewed() > 0) {
             add(row, Strings.say("board.block.unreviewed", unreviewed()));

@@ -83,7 +83,7 @@ final class ReviewModel {
                     case REVIEWED -> isIn(State.REVIEWED, track, index);
                     case FINAL -> isIn(State.FINAL, track, index);
                     case PREFILLED -> !segment.locked() && track.target(index).sameAs(segment.source());
-                    case FINDINGS -> !session.openFindings(index).isEmpty();
+                    case FINDINGS -> !session.checking().open(index).isEmpty();
                     case CHANGED -> !track.target(index).equals(segment.target());
                     case LOCKED -> segment.locked();
                     case PROPOSALS -> !segment.proposals().isEmpty();
@@ -166,7 +166,7 @@ final class ReviewModel {
     }
 
     void fixFirst() {
-        session.openFindings(session.inHandProperty().get()).stream()
+        session.checking().open(session.inHandProperty().get()).stream()
                 .filter(finding -> finding.suggestion().isPresent())
                 .findFirst()
                 .ifPresent(session.editing()::fix);

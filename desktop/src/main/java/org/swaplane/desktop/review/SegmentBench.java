@@ -97,7 +97,7 @@ final class SegmentBench extends VBox {
             writing.getChildren().add(limit);
         }
         findings.getChildren().clear();
-        session.openFindings(index).forEach(finding -> findings.getChildren().add(row(finding)));
+        session.checking().open(index).forEach(finding -> findings.getChildren().add(row(finding)));
     }
 
     private HBox row(Finding finding) {

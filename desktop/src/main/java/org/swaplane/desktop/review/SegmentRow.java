@@ -93,7 +93,7 @@ final class SegmentRow implements Cell<Integer, Node> {
         }
         Segment segment = track.segment(index);
         boolean inHand = session.inHandProperty().get() == index;
-        List<Finding> findings = session.openFindings(index);
+        List<Finding> findings = session.checking().open(index);
         Shown now = new Shown(segment, track.value(index), findings, inHand);
         if (now.equals(shown) && !inHand) {
             return;

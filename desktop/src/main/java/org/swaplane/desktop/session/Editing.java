@@ -3,6 +3,7 @@ package org.swaplane.desktop.session;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.swaplane.check.Finding;
 import org.swaplane.content.Content;
 import org.swaplane.document.State;
@@ -36,7 +37,7 @@ public final class Editing {
     public void type(int index, Content target) {
         State state = target.isEmpty() ? State.INITIAL : State.TRANSLATED;
         track().type(person(), index, new Value(target, state));
-        session.recheck(track(), List.of(index));
+        session.checking().again(track(), List.of(index));
         session.changed();
     }
 
@@ -84,10 +85,18 @@ public final class Editing {
         finding.suggestion().ifPresent(fixed -> setTarget(finding.segment(), fixed, StepKind.FIXED));
     }
 
+    /** Several targets as one step. */
+    void setTargets(Map<Integer, Content> targets, StepKind kind) {
+        Map<Integer, Value> edits = new TreeMap<>();
+        targets.forEach((index, target) ->
+                edits.put(index, new Value(target, target.isEmpty() ? State.INITIAL : State.TRANSLATED)));
+        edit(kind, edits);
+    }
+
     private void edit(StepKind kind, Map<Integer, Value> edits) {
         try {
             track().edit(kind, person(), "", edits);
-            session.recheck(track(), edits.keySet());
+            session.checking().again(track(), edits.keySet());
             session.changed();
         } catch (CannotProceedException e) {
             session.failed(e);
@@ -111,7 +120,7 @@ public final class Editing {
     }
 
     private void done(Step step) {
-        session.recheck(track(), step.segments());
+        session.checking().again(track(), step.segments());
         session.changed();
     }
 

@@ -106,6 +106,7 @@ public final class Intakes {
                         Strings.say("task.take-in", accepted.get(0).source().name()),
                         progress -> takeIn(accepted, progress),
                         refused -> {
+                            session.checking().readProfile();
                             if (!lane().tracks().isEmpty()) {
                                 session.choose(
                                         lane().tracks().get(lane().tracks().size() - 1));
@@ -124,6 +125,8 @@ public final class Intakes {
                 if (arrival.role().isTrack()) {
                     lane().takeIn(arrival.source(), arrival.options(), progress);
                     rememberOptions(arrival);
+                } else if (arrival.role() == Arrival.Role.TERMS) {
+                    lane().keepTermList(arrival.source());
                 } else {
                     lane().keepReference(arrival.source());
                 }

@@ -2,13 +2,8 @@ package org.swaplane.desktop.session;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.Collection;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
@@ -18,9 +13,6 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import org.swaplane.check.CheckRun;
-import org.swaplane.check.Finding;
-import org.swaplane.check.SameSources;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.Counts;
 import org.swaplane.document.Directions;
@@ -39,7 +31,6 @@ import org.swaplane.task.CannotProceedException;
 /** The open lane as all views share it. Lives on the window's thread; long work goes to {@link Background}. */
 public final class LaneSession {
     private final Lane lane;
-    private final CheckRun checks = CheckRun.ofAllChecks();
     private final Editing editing = new Editing(this);
     private final Intakes intakes;
     private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
@@ -50,15 +41,14 @@ public final class LaneSession {
     private final IntegerProperty inHand = new SimpleIntegerProperty(0);
     private final ReadOnlyObjectWrapper<BringBack.Recognised> returned = new ReadOnlyObjectWrapper<>();
     private final DryRuns dryRuns;
+    private final Checking checking;
     private final ReadOnlyObjectWrapper<Gate> gate = new ReadOnlyObjectWrapper<>();
-    private final Map<Integer, List<Finding>> findings = new TreeMap<>();
     private int[] words = new int[0];
-    private SameSources same = SameSources.NONE;
     private long gateRevision = -1;
     private boolean open = true;
 
     /** What is worked out about a track when it is chosen: words of each source, and findings. */
-    private record Prepared(int[] words, List<Finding> findings, SameSources same) {}
+    private record Prepared(int[] words, Checking.Prepared checked) {}
 
     public LaneSession(Lane lane) {
         this(lane, Defaults.none());
@@ -69,6 +59,7 @@ public final class LaneSession {
         this.lane = lane;
         this.intakes = new Intakes(this, defaults);
         this.dryRuns = new DryRuns(this);
+        this.checking = new Checking(this);
         if (!lane.tracks().isEmpty()) {
             choose(lane.tracks().get(0));
         }
@@ -83,6 +74,11 @@ public final class LaneSession {
         return editing;
     }
 
+    /** What the checks find, and what people do about it. */
+    public Checking checking() {
+        return checking;
+    }
+
     /** What arrives, and waits to be accepted. */
     public Intakes intakes() {
         return intakes;
@@ -91,7 +87,7 @@ public final class LaneSession {
     /** Sets the pattern of names, unless it gives none, which is said then. */
     public void setNaming(String pattern) {
         try {
-            new Delivery(lane, checks).setNaming(track(), new FileNaming(pattern));
+            delivery().setNaming(track(), new FileNaming(pattern));
         } catch (CannotProceedException e) {
             say(Message.Tone.FAILED, e.getMessage());
         }
@@ -100,7 +96,7 @@ public final class LaneSession {
 
     /** The pattern that names of results are made by. */
     public String naming() {
-        return new Delivery(lane, checks).naming().pattern();
+        return delivery().naming().pattern();
     }
 
     /** Shows what a copy that came back says. */
@@ -192,9 +188,8 @@ public final class LaneSession {
         track.set(chosen);
         inHand.set(0);
         dryRuns.forget();
-        findings.clear();
+        checking.forget();
         words = new int[0];
-        same = SameSources.NONE;
         background.run(
                 Strings.say("task.check", chosen.name()),
                 progress -> new Prepared(
@@ -202,16 +197,11 @@ public final class LaneSession {
                                 .mapToInt(
                                         segment -> Counts.words(segment.source().plainText()))
                                 .toArray(),
-                        new Delivery(lane, checks).findings(chosen, progress),
-                        SameSources.of(chosen.size(), chosen::checked)),
+                        checking.prepare(chosen, progress)),
                 prepared -> {
                     if (track.get() == chosen) {
                         words = prepared.words();
-                        same = prepared.same();
-                        findings.clear();
-                        prepared.findings()
-                                .forEach(each -> findings.computeIfAbsent(each.segment(), none -> new ArrayList<>())
-                                        .add(each));
+                        checking.show(prepared.checked());
                         changed();
                     }
                 });
@@ -247,9 +237,7 @@ public final class LaneSession {
         Track of = track();
         of.endTyping();
         background.run(
-                Strings.say("task.write", of.name()),
-                progress -> new Delivery(lane, checks).preview(of, progress),
-                written -> {
+                Strings.say("task.write", of.name()), progress -> delivery().preview(of, progress), written -> {
                     opener.open(written);
                     say(Message.Tone.DONE, Strings.say("reading.opened", written.toString()));
                 });
@@ -282,7 +270,7 @@ public final class LaneSession {
         BringBack.Recognised copy = returned.get();
         try {
             BringBack.Taken taken = new BringBack(lane).take(copy, rows);
-            taken.step().ifPresent(step -> recheck(copy.track(), step.segments()));
+            taken.step().ifPresent(step -> checking.again(copy.track(), step.segments()));
             returned.set(null);
             say(
                     Message.Tone.DONE,
@@ -297,40 +285,8 @@ public final class LaneSession {
         returned.set(null);
     }
 
-    /** Runs the checks again over segments that changed, and over all with the same sources. */
-    void recheck(Track of, Collection<Integer> segments) {
-        if (of != track()) {
-            return;
-        }
-        checks.again(segments, of::checked, same).forEach((index, found) -> {
-            if (found.isEmpty()) {
-                findings.remove(index);
-            } else {
-                findings.put(index, found);
-            }
-        });
-    }
-
-    /** The findings that are open, in the order of the file. */
-    public List<Finding> openFindings() {
-        List<Finding> all = findings.values().stream().flatMap(List::stream).toList();
-        return track() == null ? List.of() : lane.findings().open(track(), all);
-    }
-
-    /** The open findings of one segment. */
-    public List<Finding> openFindings(int index) {
-        List<Finding> here = findings.getOrDefault(index, List.of());
-        return here.isEmpty() ? here : lane.findings().open(track(), here);
-    }
-
-    public void setAside(Finding finding, String reason) {
-        lane.findings().setAside(track(), finding, reason, lane.person());
-        changed();
-    }
-
-    public void revoke(String identity) {
-        lane.findings().revoke(track(), identity);
-        changed();
+    private Delivery delivery() {
+        return new Delivery(lane, checking.checks());
     }
 
     /** Asks the gate again when something changed since. */
@@ -341,19 +297,17 @@ public final class LaneSession {
         gateRevision = revision.get();
         Track of = track();
         background.run(
-                Strings.say("task.gate", of.name()),
-                progress -> new Delivery(lane, checks).gate(of, progress),
-                gate::set);
+                Strings.say("task.gate", of.name()), progress -> delivery().gate(of, progress), gate::set);
     }
 
     /** The path that a release would write. */
     public Path releaseTarget() {
-        return new Delivery(lane, checks).target(track());
+        return delivery().target(track());
     }
 
     public void release(String overrideReason) {
         Track of = track();
-        Delivery delivery = new Delivery(lane, checks);
+        Delivery delivery = delivery();
         background.run(
                 Strings.say("task.release", of.name()),
                 progress -> delivery.release(of, delivery.gate(of, progress), overrideReason, progress),

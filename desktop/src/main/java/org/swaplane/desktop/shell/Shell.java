@@ -93,7 +93,7 @@ public final class Shell extends StackPane {
         strip.show(session.track());
         boolean there = session.track() != null;
         rail.count(ViewId.DRY_RUN, session.dryRuns().waiting());
-        rail.count(ViewId.CHECKS, there ? session.openFindings().size() : 0);
+        rail.count(ViewId.CHECKS, there ? session.checking().open().size() : 0);
         int[] states = there ? session.track().states() : new int[State.values().length];
         rail.count(ViewId.REVIEW, states[State.INITIAL.ordinal()] + states[State.TRANSLATED.ordinal()]);
         rail.count(ViewId.EXCHANGE, (int) session.lane().trips().all().stream()

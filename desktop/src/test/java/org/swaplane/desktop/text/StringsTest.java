@@ -14,8 +14,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.swaplane.check.CheckIds;
+import org.swaplane.wording.Wording;
 
 class StringsTest {
     private static final Pattern KEY = Pattern.compile(
@@ -57,36 +57,11 @@ class StringsTest {
         assertThat(missing).isEmpty();
     }
 
-    @ParameterizedTest
-    @ValueSource(
-            strings = {
-                "empty-target",
-                "same-as-source",
-                "tags",
-                "placeholders",
-                "numbers",
-                "inconsistent-target",
-                "inconsistent-source",
-                "end-punctuation",
-                "edge-space",
-                "double-space",
-                "repeated-word",
-                "brackets",
-                "quotes",
-                "capital",
-                "length",
-                "link",
-                "characters",
-                "message-syntax",
-                "term",
-                "forbidden-term",
-                "keep-as-is",
-                "spelling",
-                "locked-change",
-                "pattern"
-            })
-    void everyCheckHasAName(String check) {
-        assertThat(Strings.say("check." + check)).doesNotStartWith("<");
+    @Test
+    void everyCheckHasAName() {
+        assertThat(CheckIds.ALL).allSatisfy(check -> assertThat(Wording.say("check-name." + check))
+                .isNotBlank()
+                .doesNotStartWith("<"));
     }
 
     @Test

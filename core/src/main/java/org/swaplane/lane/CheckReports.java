@@ -1,0 +1,71 @@
+package org.swaplane.lane;
+
+import static org.swaplane.wording.Wording.say;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.swaplane.check.CheckRun;
+import org.swaplane.check.Finding;
+import org.swaplane.content.TagNotation;
+import org.swaplane.document.Segment;
+import org.swaplane.format.NewFile;
+import org.swaplane.report.CheckReport;
+import org.swaplane.task.Progress;
+
+/** Reports of what the checks find in tracks as they stand now, with what was set aside and why. */
+public final class CheckReports {
+    private final Lane lane;
+    private final CheckRun checks;
+
+    public CheckReports(Lane lane, CheckRun checks) {
+        this.lane = lane;
+        this.checks = checks;
+    }
+
+    /** Writes a report of these tracks: a workbook where {@code path} ends with {@code .xlsx}, and else HTML. */
+    public void write(List<Track> tracks, Path path, boolean replace, Progress progress) throws IOException {
+        List<CheckReport.Line> lines = new ArrayList<>();
+        int segments = 0;
+        for (Track track : tracks) {
+            segments += track.size();
+            add(track, lines, progress);
+        }
+        write(new CheckReport(lane.name(), segments, lines), path, replace);
+    }
+
+    /** The same of a report that is there already. */
+    public static void write(CheckReport report, Path path, boolean replace) throws IOException {
+        boolean workbook = path.toString().toLowerCase(Locale.ROOT).endsWith(".xlsx");
+        NewFile.write(path, replace, out -> {
+            if (workbook) {
+                report.writeWorkbook(out);
+            } else {
+                out.write(report.html().getBytes(StandardCharsets.UTF_8));
+            }
+        });
+    }
+
+    private void add(Track track, List<CheckReport.Line> lines, Progress progress) {
+        List<Finding> findings = checks.run(track.size(), track::checked, progress);
+        Map<Finding, SetAside> decided = lane.findings().decided(track, findings);
+        for (Finding finding : findings) {
+            Segment segment = track.segment(finding.segment());
+            SetAside aside = decided.get(finding);
+            lines.add(new CheckReport.Line(
+                    track.name(),
+                    finding.segment() + 1,
+                    finding,
+                    segment.source().plainText(),
+                    track.target(finding.segment()).plainText(),
+                    finding.suggestion()
+                            .map(fixed -> TagNotation.write(fixed, segment.source()))
+                            .orElse(""),
+                    aside == null ? "" : say("report.checks.because", aside.reason(), aside.who())));
+        }
+    }
+}

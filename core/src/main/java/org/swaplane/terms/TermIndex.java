@@ -1,0 +1,145 @@
+package org.swaplane.terms;
+
+import com.ibm.icu.text.Normalizer2;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Finds the terms of a list in a text, word by word, also with other endings. Words are the same when they begin the same and what
+ * follows is short: a list names one form, and languages have many.
+ */
+public final class TermIndex {
+    private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{M}\\p{N}]+(?:['’-][\\p{L}\\p{M}\\p{N}]+)*");
+    /** Words up to this length may only have an ending added. */
+    private static final int SHORT = 4;
+
+    private static final int LONGEST_ENDING = 3;
+    private static final Pattern HAS_DIGIT = Pattern.compile("\\p{Nd}");
+    private static final Pattern WITHOUT_SPACES = Pattern.compile(
+            ".*[\\p{IsHan}\\p{IsHiragana}\\p{IsKatakana}\\p{IsThai}\\p{IsLao}\\p{IsKhmer}\\p{IsMyanmar}].*");
+
+    private final Map<String, List<Entry>> byBegin = new HashMap<>();
+    private final List<Entry> unspaced = new ArrayList<>();
+
+    private record Entry(Term term, List<String> words) {}
+
+    /** A term at {@code [start, end)} of the text. */
+    public record Found(Term term, int start, int end) {}
+
+    private record Word(String folded, int start, int end) {}
+
+    public TermIndex(List<Term> terms) {
+        for (Term term : terms) {
+            List<String> words = words(term.source()).stream().map(Word::folded).toList();
+            if (WITHOUT_SPACES.matcher(term.source()).matches()) {
+                unspaced.add(new Entry(term, words));
+            } else if (!words.isEmpty()) {
+                byBegin.computeIfAbsent(key(words.get(0)), none -> new ArrayList<>())
+                        .add(new Entry(term, words));
+            }
+        }
+        // The longest first: 'ferry pier' before 'ferry'.
+        byBegin.values()
+                .forEach(list -> list.sort(
+                        Comparator.comparingInt((Entry each) -> each.words().size())
+                                .reversed()));
+    }
+
+    /** The terms of a text in its order; a term within a longer one is not told apart from it. */
+    public List<Found> find(String text) {
+        List<Found> found = new ArrayList<>();
+        List<Word> words = byBegin.isEmpty() ? List.of() : words(text);
+        for (int i = 0; i < words.size(); i++) {
+            for (Entry entry : byBegin.getOrDefault(key(words.get(i).folded()), List.of())) {
+                if (standsAt(entry, words, i)) {
+                    int last = i + entry.words().size() - 1;
+                    found.add(new Found(
+                            entry.term(), words.get(i).start(), words.get(last).end()));
+                    i = last;
+                    break;
+                }
+            }
+        }
+        for (Entry entry : unspaced) {
+            int at = text.indexOf(entry.term().source());
+            if (at >= 0) {
+                found.add(new Found(entry.term(), at, at + entry.term().source().length()));
+            }
+        }
+        return found;
+    }
+
+    private static boolean standsAt(Entry entry, List<Word> words, int at) {
+        if (at + entry.words().size() > words.size()) {
+            return false;
+        }
+        for (int i = 0; i < entry.words().size(); i++) {
+            if (!sameWord(entry.words().get(i), words.get(at + i).folded())) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Whether one is the other with another ending. */
+    private static boolean sameWord(String term, String word) {
+        if (term.equals(word)
+                || HAS_DIGIT.matcher(term).find()
+                || HAS_DIGIT.matcher(word).find()) {
+            return term.equals(word);
+        }
+        int same = 0;
+        while (same < Math.min(term.length(), word.length()) && term.charAt(same) == word.charAt(same)) {
+            same++;
+        }
+        int least = term.length() <= SHORT ? term.length() : Math.max(SHORT, term.length() - 2);
+        int longest = term.length() <= SHORT ? 2 : LONGEST_ENDING;
+        return same >= least && word.length() - same <= longest;
+    }
+
+    /** Where a wording of the target stands in a text, also with other endings, within a compound or with other words between. */
+    public static boolean isIn(String wording, String text) {
+        if (WITHOUT_SPACES.matcher(wording).matches()) {
+            return text.contains(wording);
+        }
+        String folded = fold(text);
+        return words(wording).stream().allMatch(word -> folded.contains(stem(word.folded())));
+    }
+
+    /** Where a wording stands as words of its own; endings that are added are allowed. Null where it does not. */
+    public static Found standing(String wording, String text) {
+        List<Found> found = new TermIndex(List.of(new Term(wording, List.of(), List.of()))).find(text);
+        return found.isEmpty() ? null : found.get(0);
+    }
+
+    private static String stem(String word) {
+        return word.length() <= SHORT ? word : word.substring(0, Math.max(SHORT, word.length() - 2));
+    }
+
+    private static List<Word> words(String text) {
+        List<Word> words = new ArrayList<>();
+        Matcher matcher = WORD.matcher(text);
+        while (matcher.find()) {
+            words.add(new Word(fold(matcher.group()), matcher.start(), matcher.end()));
+        }
+        return words;
+    }
+
+    /** Small letters without accents, so that 'Hafen' is found in 'Häfen'. */
+    private static String fold(String text) {
+        String small = text.toLowerCase(Locale.ROOT);
+        return small.chars().allMatch(c -> c < 0x80)
+                ? small
+                : Normalizer2.getNFDInstance().normalize(small).replaceAll("\\p{Mn}+", "");
+    }
+
+    private static String key(String word) {
+        return word.substring(0, Math.min(2, word.length()));
+    }
+}

@@ -1,0 +1,125 @@
+package org.swaplane.desktop.checks;
+
+import java.util.List;
+import java.util.Locale;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.swaplane.check.Finding;
+import org.swaplane.content.Content;
+import org.swaplane.content.TagNumbers;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Choice;
+import org.swaplane.desktop.text.ContentFlow;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.text.TextLanguage;
+import org.swaplane.lane.SetAside;
+
+/** The finding in hand: both texts with its parts marked, what is suggested, and what can be done about it. */
+final class FindingCard extends VBox {
+    private final LaneSession session;
+    private final ContentFlow source = new ContentFlow();
+    private final ContentFlow target = new ContentFlow();
+    private final ContentFlow suggestion = new ContentFlow();
+    private final VBox suggested = column("checks.suggestion", suggestion);
+    private final TextField reason = new TextField();
+    private final ComboBox<SetAside.Scope> scope = Choice.of(
+            "aside-scope",
+            List.of(SetAside.Scope.values()),
+            each -> Strings.say("checks.scope." + each.name().toLowerCase(Locale.ROOT)));
+    private final Button fix;
+    private final Button fixAll;
+    private final Button setAside;
+    private final Button open;
+    private Finding shown;
+
+    FindingCard(LaneSession session, Runnable openInReview, Runnable fixAllOfKind, Runnable done) {
+        this.session = session;
+        getStyleClass().add("card");
+        this.fix = Parts.withKey(Parts.primary("apply-fix", "checks.fix", this::fix), "Alt+F");
+        this.fixAll = Parts.button("fix-all", "checks.fix-all", fixAllOfKind);
+        this.open = Parts.button("open-in-review", "checks.open", openInReview);
+        this.setAside = Parts.button("set-aside", "checks.set-aside", () -> {
+            setAside();
+            done.run();
+        });
+        reason.setId("aside-reason");
+        reason.setPromptText(Strings.say("checks.reason"));
+        reason.setPrefWidth(280);
+        reason.setOnAction(event -> {
+            setAside();
+            done.run();
+        });
+        VBox left = column("pairing.source", source);
+        VBox right = column("pairing.target", target);
+        right.getChildren().add(suggested);
+        for (VBox side : List.of(left, right)) {
+            side.setPrefWidth(100);
+            HBox.setHgrow(side, Priority.ALWAYS);
+        }
+        HBox both = Parts.styled(new HBox(left, right), "finding-texts");
+        both.setMinHeight(112);
+        getChildren()
+                .addAll(both, Parts.styled(new FlowPane(fix, fixAll, open, reason, scope, setAside), "wrapped-row"));
+    }
+
+    private static VBox column(String key, ContentFlow flow) {
+        return Parts.styled(new VBox(Parts.styled(new Label(Strings.say(key)), "caption"), flow), "column-tight");
+    }
+
+    void fix() {
+        if (shown != null && shown.suggestion().isPresent()) {
+            session.editing().fix(shown);
+        }
+    }
+
+    void askForReason() {
+        reason.requestFocus();
+    }
+
+    private void setAside() {
+        if (shown == null) {
+            return;
+        }
+        if (reason.getText().isBlank()) {
+            reason.requestFocus();
+            return;
+        }
+        session.checking().setAside(shown, scope.getValue(), reason.getText().strip());
+        reason.clear();
+    }
+
+    /** {@code finding} is null when there is none; {@code fixes} is how many of its kind have a fix. */
+    void show(Finding finding, int fixes) {
+        shown = finding;
+        boolean there = finding != null;
+        fix.setDisable(!there || finding.suggestion().isEmpty());
+        fixAll.setDisable(fixes < 2);
+        fixAll.setText(Strings.say("checks.fix-all", fixes));
+        List.of(open, setAside, reason, scope).forEach(node -> node.setDisable(!there));
+        suggested.setVisible(there && finding.suggestion().isPresent());
+        if (!there) {
+            source.show("", List.of());
+            target.show("", List.of());
+            return;
+        }
+        int index = finding.segment();
+        Content content = session.track().segment(index).source();
+        TagNumbers numbers = TagNumbers.of(content);
+        TextLanguage.of(session.sourceLanguage(index), session.directions(index).source())
+                .apply(source);
+        TextLanguage to = TextLanguage.of(
+                session.targetLanguage(index), session.directions(index).target());
+        to.apply(target);
+        to.apply(suggestion);
+        source.show(content, numbers, finding.source());
+        target.show(session.track().target(index), numbers, finding.target());
+        finding.suggestion().ifPresent(fixed -> suggestion.show(fixed, numbers, List.of()));
+    }
+}

@@ -1,0 +1,162 @@
+package org.swaplane.desktop.checks;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.swaplane.check.Finding;
+import org.swaplane.check.OwnPattern;
+import org.swaplane.check.Severity;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Choice;
+import org.swaplane.desktop.text.ContentFlow;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+
+/** Patterns of one's own, tried on the track in hand while they are typed. */
+final class PatternsPane extends VBox {
+    private static final int SHOWN = 5;
+
+    private final LaneSession session;
+    private final Consumer<List<OwnPattern>> changed;
+    private final VBox list = Parts.column();
+    private final TextField name = field("pattern-name", "patterns.name");
+    private final TextField source = field("pattern-source", "patterns.source");
+    private final TextField target = field("pattern-target", "patterns.target");
+    private final TextField message = field("pattern-message", "patterns.message");
+    private final CheckBox required = new CheckBox(Strings.say("patterns.required"));
+    private final CheckBox ignoreCase = new CheckBox(Strings.say("patterns.ignore-case"));
+    private final ComboBox<Severity> severity = Choice.of(
+            "pattern-severity",
+            List.of(Severity.WARNING, Severity.ERROR),
+            each -> Strings.say("profile.severity." + each.name().toLowerCase(Locale.ROOT)));
+    private final Label fault = Parts.styled(new Label(), "stop-text");
+    private final VBox tried = Parts.styled(new VBox(), "column");
+    private List<OwnPattern> patterns = List.of();
+
+    PatternsPane(LaneSession session, Consumer<List<OwnPattern>> changed) {
+        this.session = session;
+        this.changed = changed;
+        getStyleClass().add("column");
+        setId("patterns");
+        List.of(name, source, target, message)
+                .forEach(field -> field.textProperty().addListener((property, before, now) -> tryOut()));
+        List.of(required, ignoreCase)
+                .forEach(box -> box.selectedProperty().addListener((property, before, now) -> tryOut()));
+        getChildren()
+                .addAll(
+                        Parts.heading("patterns.title"),
+                        Parts.quiet(Strings.say("patterns.explained")),
+                        list,
+                        Parts.styled(new FlowPane(name, source, target, message), "wrapped-row"),
+                        Parts.styled(
+                                new FlowPane(
+                                        required,
+                                        ignoreCase,
+                                        severity,
+                                        Parts.button("add-pattern", "patterns.add", this::add)),
+                                "wrapped-row"),
+                        fault,
+                        tried);
+    }
+
+    private static TextField field(String id, String key) {
+        TextField field = new TextField();
+        field.setId(id);
+        field.setPromptText(Strings.say(key));
+        field.setPrefWidth(230);
+        return field;
+    }
+
+    void show(List<OwnPattern> all) {
+        patterns = all;
+        list.getChildren().setAll(all.stream().map(this::line).toList());
+    }
+
+    private HBox line(OwnPattern pattern) {
+        Label words = new Label(Strings.say(
+                pattern.required() ? "patterns.line-required" : "patterns.line",
+                pattern.name(),
+                pattern.source(),
+                pattern.target()));
+        words.setWrapText(true);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        return Parts.row(
+                words,
+                Parts.button("edit-pattern", "patterns.edit", () -> edit(pattern)),
+                Parts.button("remove-pattern", "profile.remove", () -> changed.accept(without(pattern))));
+    }
+
+    private List<OwnPattern> without(OwnPattern one) {
+        return patterns.stream().filter(each -> !each.name().equals(one.name())).toList();
+    }
+
+    private void edit(OwnPattern pattern) {
+        name.setText(pattern.name());
+        source.setText(pattern.source());
+        target.setText(pattern.target());
+        message.setText(pattern.message());
+        required.setSelected(pattern.required());
+        ignoreCase.setSelected(pattern.ignoreCase());
+        severity.setValue(pattern.severity());
+    }
+
+    private OwnPattern typed() {
+        return new OwnPattern(
+                name.getText().strip(),
+                source.getText(),
+                target.getText(),
+                message.getText().strip(),
+                required.isSelected(),
+                ignoreCase.isSelected(),
+                severity.getValue());
+    }
+
+    /** Adds what is typed, or puts it in the place of the pattern with its name. */
+    private void add() {
+        OwnPattern pattern = typed();
+        if (pattern.name().isEmpty()) {
+            name.requestFocus();
+        } else if (pattern.fault().isEmpty()) {
+            List<OwnPattern> all = new ArrayList<>(without(pattern));
+            all.add(pattern);
+            List.of(name, source, target, message).forEach(TextField::clear);
+            changed.accept(all);
+        }
+    }
+
+    /** Shows what the typed pattern finds in the track in hand. */
+    private void tryOut() {
+        OwnPattern pattern = typed();
+        boolean empty = pattern.source().isEmpty() && pattern.target().isEmpty();
+        fault.setText(empty ? "" : pattern.fault());
+        tried.getChildren().clear();
+        if (empty || !pattern.fault().isEmpty() || session.track() == null) {
+            return;
+        }
+        session.checking().tryOut(pattern, SHOWN, found -> {
+            tried.getChildren().setAll(Parts.quiet(Strings.say("patterns.found", found.size(), SHOWN)));
+            found.forEach(each -> tried.getChildren().add(sample(each)));
+        });
+    }
+
+    private HBox sample(Finding finding) {
+        ContentFlow before = new ContentFlow();
+        ContentFlow after = new ContentFlow();
+        before.show(session.track().segment(finding.segment()).source().plainText(), finding.source());
+        after.show(session.track().target(finding.segment()).plainText(), finding.target());
+        List.of(before, after).forEach(flow -> {
+            flow.setPrefWidth(100);
+            HBox.setHgrow(flow, Priority.ALWAYS);
+        });
+        return Parts.styled(new HBox(before, after), "preview-row");
+    }
+}

@@ -1,0 +1,232 @@
+package org.swaplane.desktop.checks;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+import org.swaplane.check.CheckIds;
+import org.swaplane.check.Profile;
+import org.swaplane.check.Severity;
+import org.swaplane.desktop.session.FilePicker;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Choice;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.wording.Wording;
+
+/** Which checks the lane makes, and how. What is changed holds at once. */
+final class ProfilePane extends ScrollPane {
+    private static final int COLUMNS = 2;
+
+    private final LaneSession session;
+    private final FilePicker picker;
+    private final GridPane checks = Parts.styled(new GridPane(), "profile-checks");
+    private final TextField most = number("growth-most");
+    private final TextField least = number("growth-least");
+    private final CheckBox letterCase = new CheckBox(Strings.say("profile.case"));
+    private final CheckBox tags = new CheckBox(Strings.say("profile.tags"));
+    private final CheckBox numbers = new CheckBox(Strings.say("profile.numbers"));
+    private final VBox terms = Parts.column();
+    private final TextArea keep = new TextArea();
+    private final VBox dictionaries = Parts.column();
+    private final TextField language = number("dictionary-language");
+    private final PatternsPane patterns;
+    private boolean showing;
+
+    ProfilePane(LaneSession session, FilePicker picker) {
+        this.session = session;
+        this.picker = picker;
+        this.patterns = new PatternsPane(session, own -> change(profile -> profile.withPatterns(own)));
+        setId("profile");
+        setFitToWidth(true);
+        keep.setId("keep-as-is");
+        keep.setPrefRowCount(3);
+        keep.focusedProperty().addListener((property, before, focused) -> {
+            if (!focused) {
+                change(profile -> profile.withKeep(keep.getText()
+                        .lines()
+                        .map(String::strip)
+                        .filter(line -> !line.isEmpty())
+                        .toList()));
+            }
+        });
+        for (TextField field : List.of(most, least)) {
+            field.setOnAction(event -> growthTyped());
+            field.focusedProperty().addListener((property, before, focused) -> growthTyped());
+        }
+        for (CheckBox box : List.of(letterCase, tags, numbers)) {
+            box.setOnAction(event -> change(profile -> profile.with(
+                    new Profile.Consistency(letterCase.isSelected(), tags.isSelected(), numbers.isSelected()))));
+        }
+        language.setPromptText(Strings.say("intake.language-example"));
+        setContent(Parts.styled(
+                new VBox(
+                        Parts.row(
+                                Parts.button("load-profile", "profile.load", () -> picker.chooseFiles().stream()
+                                        .findFirst()
+                                        .ifPresent(session.checking()::loadProfile)),
+                                Parts.button("save-profile", "profile.save", () -> picker.chooseTarget(
+                                                Strings.say("profile.file-name"))
+                                        .ifPresent(session.checking()::saveProfile))),
+                        checks,
+                        Parts.heading("profile.growth"),
+                        wrapped(
+                                new Label(Strings.say("profile.most")),
+                                most,
+                                new Label(Strings.say("profile.least")),
+                                least),
+                        Parts.heading("profile.consistency"),
+                        wrapped(letterCase, tags, numbers),
+                        Parts.heading("profile.terms"),
+                        Parts.quiet(Strings.say("profile.terms-explained")),
+                        terms,
+                        Parts.row(Parts.button("add-terms", "profile.add-terms", this::addTerms)),
+                        Parts.heading("profile.keep"),
+                        keep,
+                        Parts.heading("profile.dictionaries"),
+                        Parts.quiet(Strings.say("profile.dictionaries-explained")),
+                        dictionaries,
+                        Parts.row(
+                                language,
+                                Parts.button("add-dictionary", "profile.add-dictionary", this::addDictionary)),
+                        patterns),
+                "profile"));
+    }
+
+    private static TextField number(String id) {
+        TextField field = new TextField();
+        field.setId(id);
+        field.setPrefColumnCount(5);
+        return field;
+    }
+
+    private static FlowPane wrapped(Node... nodes) {
+        return Parts.styled(new FlowPane(nodes), "wrapped-row");
+    }
+
+    void show() {
+        Profile profile = session.checking().profile();
+        showing = true;
+        checks.getChildren().clear();
+        int rows = (CheckIds.ALL.size() + COLUMNS - 1) / COLUMNS;
+        for (int i = 0; i < CheckIds.ALL.size(); i++) {
+            addCheck(CheckIds.ALL.get(i), profile, i / rows * 2, i % rows);
+        }
+        most.setText(String.valueOf(profile.growth().most()));
+        least.setText(String.valueOf(profile.growth().least()));
+        letterCase.setSelected(profile.consistency().letterCase());
+        tags.setSelected(profile.consistency().tags());
+        numbers.setSelected(profile.consistency().numbers());
+        keep.setText(String.join("\n", profile.keep()));
+        terms.getChildren()
+                .setAll(profile.terms().stream()
+                        .map(name -> removable(name, all -> all.withTerms(without(all.terms(), name))))
+                        .toList());
+        dictionaries
+                .getChildren()
+                .setAll(new TreeMap<>(profile.dictionaries())
+                        .entrySet().stream()
+                                .map(each -> removable(each.getKey() + "   " + each.getValue(), all -> {
+                                    Map<String, String> left = new TreeMap<>(all.dictionaries());
+                                    left.remove(each.getKey());
+                                    return all.withDictionaries(left);
+                                }))
+                                .toList());
+        patterns.show(profile.patterns());
+        showing = false;
+    }
+
+    private static List<String> without(List<String> all, String one) {
+        return all.stream().filter(each -> !each.equals(one)).toList();
+    }
+
+    private Node removable(String words, UnaryOperator<Profile> removed) {
+        return Parts.row(new Label(words), Parts.button("remove", "profile.remove", () -> change(removed)));
+    }
+
+    private void addCheck(String id, Profile profile, int column, int row) {
+        CheckBox box = new CheckBox(Wording.say("check-name." + id));
+        box.setId("check-" + id);
+        box.setMnemonicParsing(false);
+        box.setSelected(!profile.off().contains(id));
+        box.setOnAction(event -> change(all -> {
+            Set<String> off = new TreeSet<>(all.off());
+            if (box.isSelected()) {
+                off.remove(id);
+            } else {
+                off.add(id);
+            }
+            return all.withOff(off);
+        }));
+        ComboBox<String> severity = Choice.of(
+                "severity-" + id,
+                List.of("usual", "error", "warning"),
+                each -> Strings.say("profile.severity." + each));
+        Severity set = profile.severities().get(id);
+        severity.setValue(set == null ? "usual" : set.name().toLowerCase(Locale.ROOT));
+        severity.setOnAction(event -> change(all -> {
+            Map<String, Severity> severities = new TreeMap<>(all.severities());
+            severities.remove(id);
+            if (!severity.getValue().equals("usual")) {
+                severities.put(id, Severity.valueOf(severity.getValue().toUpperCase(Locale.ROOT)));
+            }
+            return all.withSeverities(severities);
+        }));
+        checks.add(box, column, row);
+        checks.add(severity, column + 1, row);
+    }
+
+    private void growthTyped() {
+        try {
+            double longest = Double.parseDouble(most.getText().strip().replace(',', '.'));
+            double shortest = Double.parseDouble(least.getText().strip().replace(',', '.'));
+            change(profile -> profile.with(new Profile.Growth(longest, shortest)));
+        } catch (NumberFormatException e) {
+            // What is no number stays as it was; the field shows that.
+            Profile.Growth growth = session.checking().profile().growth();
+            most.setText(String.valueOf(growth.most()));
+            least.setText(String.valueOf(growth.least()));
+        }
+    }
+
+    private void addTerms() {
+        picker.chooseFiles().forEach(session.checking()::addTerms);
+    }
+
+    private void addDictionary() {
+        String code = language.getText().strip();
+        if (code.isEmpty()) {
+            language.requestFocus();
+            return;
+        }
+        picker.chooseFiles().stream()
+                .findFirst()
+                .map(Path::toString)
+                .ifPresent(file -> change(profile -> {
+                    Map<String, String> all = new TreeMap<>(profile.dictionaries());
+                    all.put(code, file);
+                    return profile.withDictionaries(all);
+                }));
+    }
+
+    private void change(UnaryOperator<Profile> how) {
+        if (!showing) {
+            session.checking().setProfile(how.apply(session.checking().profile()));
+            show();
+        }
+    }
+}
