@@ -101,7 +101,7 @@ final class OtherWritings {
     /** '14:30' against 14 and 30, or 2 and 30 of a half day; '11:00' against 11. */
     private static boolean isTimeInPieces(ReadNumber number, Side other) {
         Matcher time = TIME.matcher(value(number));
-        if (!time.matches()) {
+        if (!time.matches() || number.kind() != ReadNumber.Kind.TIME) {
             return false;
         }
         int hour = Integer.parseInt(time.group(1));
