@@ -27,7 +27,6 @@ final class CapitalCheck extends TextCheck {
         Matcher target = WORD.matcher(texts.target());
         if (!texts.sourceLanguage().isCased()
                 || !texts.targetLanguage().isCased()
-                || !isSentence(texts.source())
                 || !source.find()
                 || !target.find()) {
             return List.of();
@@ -42,7 +41,8 @@ final class CapitalCheck extends TextCheck {
         if (!begins
                 || !Character.isUpperCase(first.codePointAt(0))
                 || !Character.isLowerCase(word.codePointAt(0))
-                || name) {
+                || name
+                || !isSentence(texts.source())) {
             return List.of();
         }
         int at = target.start(1);

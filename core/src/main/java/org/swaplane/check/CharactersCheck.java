@@ -21,7 +21,8 @@ final class CharactersCheck extends TextCheck {
     private static final Pattern MIXED =
             Pattern.compile("(?<!\\p{L})(?=\\p{L}*\\p{IsLatin})(?=\\p{L}*[\\p{IsCyrillic}\\p{IsGreek}])\\p{L}{3,}");
 
-    private static final char FIRST_BROKEN = '\u00C2';
+    private static final String BROKEN = "ÃÂÐÑâï";
+    private static final char FIRST_COMBINING = '\u0300';
     private static final char FIRST_GREEK = '\u0370';
 
     CharactersCheck() {
@@ -37,11 +38,14 @@ final class CharactersCheck extends TextCheck {
             String code = String.format("U+%04X", target.codePointAt(odd.get(0).start()));
             findings.add(error(texts, say("check.characters.odd", code), List.of(), odd));
         }
-        if (target.chars().anyMatch(c -> c >= FIRST_BROKEN)) {
+        if (target.chars().anyMatch(c -> BROKEN.indexOf(c) >= 0)) {
             find(texts, MOJIBAKE, "check.characters.mojibake", findings);
         }
         if (target.chars().anyMatch(c -> c >= FIRST_GREEK)) {
             find(texts, MIXED, "check.characters.mixed", findings);
+        }
+        if (target.chars().allMatch(c -> c < FIRST_COMBINING)) {
+            return findings;
         }
         Normalizer2 composed = Normalizer2.getNFCInstance();
         // Some scripts are not composed by rule; there the normal form is the longer one.
@@ -78,6 +82,9 @@ final class CharactersCheck extends TextCheck {
 
     private static boolean isOdd(int character) {
         if (character >= ' ' && character < 0x7F || character == '\n' || character == '\t' || character == '\r') {
+            return false;
+        }
+        if (character >= 0xA0 && character < FIRST_COMBINING) {
             return false;
         }
         int category = UCharacter.getType(character);

@@ -14,8 +14,8 @@ final class EmptyTargetCheck implements Check {
 
     @Override
     public List<Finding> check(CheckedSegment segment) {
-        boolean missing = segment.target().plainText().isBlank()
-                && !segment.source().plainText().isBlank();
+        boolean missing =
+                segment.targetText().isBlank() && !segment.sourceText().isBlank();
         return missing
                 ? List.of(Finding.in(
                         segment,

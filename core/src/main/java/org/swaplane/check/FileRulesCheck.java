@@ -41,9 +41,9 @@ final class FileRulesCheck implements Check {
     }
 
     private static boolean isBroken(TargetRule rule, CheckedSegment segment) {
-        boolean kept = holds(rule, segment.target().plainText());
+        boolean kept = holds(rule, segment.targetText());
         // What neither side has was left out by the author, not by the translator.
-        boolean expected = !rule.asInSource() || holds(rule, segment.source().plainText());
+        boolean expected = !rule.asInSource() || holds(rule, segment.sourceText());
         return kept != expected;
     }
 
@@ -69,7 +69,7 @@ final class FileRulesCheck implements Check {
     }
 
     private static String message(CheckedSegment segment, TargetRule rule) {
-        boolean kept = holds(rule, segment.target().plainText());
+        boolean kept = holds(rule, segment.targetText());
         if (kept && rule.asInSource()) {
             return say("check.pattern.only-target", rule.text());
         }
@@ -87,13 +87,13 @@ final class FileRulesCheck implements Check {
 
     private static int occurrences(CheckedSegment segment, TargetRule rule) {
         Comparison how = rule.comparison();
-        return count(how.comparable(segment.target().plainText()), how.comparable(rule.text()));
+        return count(how.comparable(segment.targetText()), how.comparable(rule.text()));
     }
 
     /** Counts what people see: combined characters are one. */
     private static Optional<Finding> tooLong(CheckedSegment segment, int most) {
         int at = 0;
-        for (String line : segment.target().plainText().split("\n", -1)) {
+        for (String line : segment.targetText().split("\n", -1)) {
             int length = (int) line.codePoints()
                     .filter(c -> Character.getType(c) != Character.NON_SPACING_MARK)
                     .count();
@@ -108,7 +108,7 @@ final class FileRulesCheck implements Check {
 
     private static Optional<Finding> notAllowed(CheckedSegment segment, TargetRule rule) {
         Pattern allowed = Pattern.compile(rule.text());
-        String text = segment.target().plainText();
+        String text = segment.targetText();
         List<Span> spans = new ArrayList<>();
         StringBuilder characters = new StringBuilder();
         for (int at = 0; at < text.length(); at += Character.charCount(text.codePointAt(at))) {

@@ -19,7 +19,7 @@ final class LockedChangeCheck implements Check {
                 || segment.target().sameAs(segment.segment().target())) {
             return List.of();
         }
-        List<Span> all = List.of(new Span(0, segment.target().plainText().length()));
+        List<Span> all = List.of(new Span(0, segment.targetText().length()));
         return List.of(Finding.in(
                 segment,
                 id(),

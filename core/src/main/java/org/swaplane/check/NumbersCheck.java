@@ -34,9 +34,9 @@ final class NumbersCheck implements Check {
         if (segment.target().isEmpty()) {
             return List.of();
         }
-        List<ReadNumber> missing = read(segment.source(), segment.sourceLanguage());
+        List<ReadNumber> missing = read(segment.sourceText(), segment.sourceLanguage());
         List<ReadNumber> added = new ArrayList<>();
-        for (ReadNumber number : read(segment.target(), segment.targetLanguage())) {
+        for (ReadNumber number : read(segment.targetText(), segment.targetLanguage())) {
             missing.stream()
                     .filter(number::agreesWith)
                     .findFirst()
@@ -44,16 +44,16 @@ final class NumbersCheck implements Check {
         }
         if (!missing.isEmpty() || !added.isEmpty()) {
             OtherWritings.settle(
-                    new OtherWritings.Side(segment.source().plainText(), segment.sourceLanguage(), missing),
-                    new OtherWritings.Side(segment.target().plainText(), segment.targetLanguage(), added));
+                    new OtherWritings.Side(segment.sourceText(), segment.sourceLanguage(), missing),
+                    new OtherWritings.Side(segment.targetText(), segment.targetLanguage(), added));
         }
         List<Finding> findings = findings(segment, missing, added);
         findings.addAll(romans(segment));
         return findings;
     }
 
-    private List<ReadNumber> read(Content content, String language) {
-        String text = placeholders.mask(content.plainText(), '\uFFFC');
+    private List<ReadNumber> read(String plain, String language) {
+        String text = placeholders.mask(plain, '\uFFFC');
         return new ArrayList<>(
                 readers.computeIfAbsent(language, NumberReader::new).read(text));
     }
@@ -78,7 +78,10 @@ final class NumbersCheck implements Check {
                         .corrected(right, wrong)
                         .map(text -> segment.target().replaceText(wrong.start(), wrong.end(), text))
                 : Optional.empty();
-        String key = wrong.values().isEmpty() ? "check.numbers.notation" : "check.numbers.changed";
+        // '3.00' where a comma is wanted could be a time, and is none.
+        boolean foreign = wrong.values().isEmpty()
+                || wrong.kind() == ReadNumber.Kind.NUMBER && value(wrong).indexOf(':') > 0;
+        String key = foreign ? "check.numbers.notation" : "check.numbers.changed";
         String message = say(key, right.written(), wrong.written(), value(right), value(wrong));
         return Finding.in(segment, id(), Severity.ERROR, message, List.of(span(right)), List.of(span(wrong)), fix);
     }
@@ -98,8 +101,8 @@ final class NumbersCheck implements Check {
 
     /** Numerals of both texts that are as many and not the same; one alone can be letters that only look like one. */
     private List<Finding> romans(CheckedSegment segment) {
-        List<RomanNumerals.Numeral> source = RomanNumerals.find(segment.source().plainText());
-        List<RomanNumerals.Numeral> target = RomanNumerals.find(segment.target().plainText());
+        List<RomanNumerals.Numeral> source = RomanNumerals.find(segment.sourceText());
+        List<RomanNumerals.Numeral> target = RomanNumerals.find(segment.targetText());
         List<RomanNumerals.Numeral> missing = new ArrayList<>(source);
         List<RomanNumerals.Numeral> added = new ArrayList<>();
         for (RomanNumerals.Numeral numeral : target) {
@@ -113,8 +116,8 @@ final class NumbersCheck implements Check {
         }
         RomanNumerals.Numeral right = missing.get(0);
         RomanNumerals.Numeral wrong = added.get(0);
-        String written = segment.source().plainText().substring(right.start(), right.end());
-        String instead = segment.target().plainText().substring(wrong.start(), wrong.end());
+        String written = segment.sourceText().substring(right.start(), right.end());
+        String instead = segment.targetText().substring(wrong.start(), wrong.end());
         return List.of(Finding.in(
                 segment,
                 id(),

@@ -76,7 +76,7 @@ final class OwnPatternCheck implements Check {
 
     private static Optional<Finding> check(CheckedSegment segment, Compiled pattern) {
         OwnPattern own = pattern.own();
-        Matcher source = pattern.source().matcher(patient(segment.source().plainText(), own));
+        Matcher source = pattern.source().matcher(patient(segment.sourceText(), own));
         if (!source.find()) {
             return Optional.empty();
         }
@@ -85,7 +85,7 @@ final class OwnPatternCheck implements Check {
             return Optional.of(finding(segment, own, asked, List.of()));
         }
         Pattern wanted = pattern.target().orElseGet(() -> Pattern.compile(filled(own.target(), source), flags(own)));
-        Matcher target = wanted.matcher(patient(segment.target().plainText(), own));
+        Matcher target = wanted.matcher(patient(segment.targetText(), own));
         boolean found = target.find();
         if (found == own.required()) {
             return Optional.empty();

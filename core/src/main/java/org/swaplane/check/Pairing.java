@@ -47,8 +47,8 @@ public record Pairing(List<Item> source, List<Item> target, List<Link> links) {
                 labels(numbers, segment.source()),
                 labels(numbers, segment.target()));
         Placeholders placeholders = new Placeholders();
-        String source = segment.source().plainText();
-        String target = segment.target().plainText();
+        String source = segment.sourceText();
+        String target = segment.targetText();
         List<Found> inSource = placeholders.find(source);
         List<Found> inTarget = placeholders.find(target);
         builder.add(

@@ -31,8 +31,8 @@ final class PlaceholdersCheck implements Check {
         if (segment.target().isEmpty()) {
             return List.of();
         }
-        List<Found> source = placeholders.find(segment.source().plainText());
-        List<Found> target = placeholders.find(segment.target().plainText());
+        List<Found> source = placeholders.find(segment.sourceText());
+        List<Found> target = placeholders.find(segment.targetText());
         if (source.isEmpty() && target.isEmpty()) {
             return List.of();
         }
@@ -54,8 +54,8 @@ final class PlaceholdersCheck implements Check {
 
     /** Elements that are written as text and close before they open, while those of the source do not. */
     private Optional<Finding> unbalanced(CheckedSegment segment) {
-        Optional<Found> wrong = firstUnbalanced(segment.target().plainText());
-        if (wrong.isEmpty() || firstUnbalanced(segment.source().plainText()).isPresent()) {
+        Optional<Found> wrong = firstUnbalanced(segment.targetText());
+        if (wrong.isEmpty() || firstUnbalanced(segment.sourceText()).isPresent()) {
             return Optional.empty();
         }
         return wrong.map(

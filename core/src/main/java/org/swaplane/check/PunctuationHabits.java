@@ -15,6 +15,7 @@ final class PunctuationHabits {
     private static final Pattern LOOSE = Pattern.compile("(?<=[\\p{L}\\p{M}])([ \u00A0\u202F]+)([?!;:.,])(?=\\s|$)");
     private static final Pattern NARROW =
             Pattern.compile("(?<=[\\p{IsHan}\\p{IsHiragana}\\p{IsKatakana}])\\.(?=\\s|$)");
+    private static final String MARKS = "?!;:.,";
     private static final String THIN_SPACE = "\u202F";
     private static final String SPACE = "\u00A0";
 
@@ -22,6 +23,9 @@ final class PunctuationHabits {
 
     static Optional<Finding> of(TextCheck check, TextCheck.Texts texts) {
         Language language = texts.targetLanguage();
+        if (texts.target().chars().noneMatch(c -> MARKS.indexOf(c) >= 0)) {
+            return Optional.empty();
+        }
         String target = Addresses.mask(texts.target(), '\uFFFC');
         if (language.isOneOf("es")) {
             return first(check, texts, target, '?', '¿').or(() -> first(check, texts, target, '!', '¡'));
@@ -67,6 +71,9 @@ final class PunctuationHabits {
     }
 
     private static Optional<Finding> loose(TextCheck check, TextCheck.Texts texts, String target) {
+        if (!hasLooseMark(target)) {
+            return Optional.empty();
+        }
         Matcher space = LOOSE.matcher(target);
         if (!space.find()
                 || texts.hasTag(space.start(1), space.end(1))
@@ -78,6 +85,16 @@ final class PunctuationHabits {
                 say("check.end-punctuation.loose", space.group(2)),
                 List.of(new Span(space.start(1), space.end(1))),
                 texts.segment().target().replaceText(space.start(1), space.end(1), "")));
+    }
+
+    /** Asked first, since nearly no text has one. */
+    private static boolean hasLooseMark(String text) {
+        for (int i = 1; i < text.length(); i++) {
+            if (MARKS.indexOf(text.charAt(i)) >= 0 && Character.isSpaceChar(text.charAt(i - 1))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static Optional<Finding> narrow(TextCheck check, TextCheck.Texts texts, String target) {

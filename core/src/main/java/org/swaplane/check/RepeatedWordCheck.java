@@ -41,6 +41,9 @@ final class RepeatedWordCheck extends TextCheck {
     @Override
     List<Finding> find(Texts texts) {
         Language language = texts.targetLanguage();
+        if (!hasRow(texts.target())) {
+            return List.of();
+        }
         Matcher twice = TWICE.matcher(texts.target());
         if (!WITHOUT_DOUBLING.contains(language.code())
                 || !twice.find()
@@ -61,5 +64,35 @@ final class RepeatedWordCheck extends TextCheck {
             }
         }
         return List.of();
+    }
+
+    /** Whether a word could stand twice in a row: asked first, since nearly no text has one. */
+    private static boolean hasRow(String text) {
+        int before = -1;
+        int beforeEnd = -1;
+        for (int i = 0; i < text.length(); i++) {
+            boolean begins = Character.isLetter(text.charAt(i)) && (i == 0 || !isWord(text.charAt(i - 1)));
+            if (begins) {
+                int end = i + 1;
+                while (end < text.length() && isWord(text.charAt(end))) {
+                    end++;
+                }
+                boolean same = before >= 0
+                        && end - i == beforeEnd - before
+                        && text.regionMatches(true, before, text, i, end - i)
+                        && text.substring(beforeEnd, i).isBlank();
+                if (same) {
+                    return true;
+                }
+                before = i;
+                beforeEnd = end;
+                i = end - 1;
+            }
+        }
+        return false;
+    }
+
+    private static boolean isWord(char c) {
+        return Character.isLetter(c) || Character.getType(c) == Character.NON_SPACING_MARK;
     }
 }

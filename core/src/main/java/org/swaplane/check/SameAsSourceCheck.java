@@ -27,8 +27,8 @@ final class SameAsSourceCheck implements Check {
 
     @Override
     public List<Finding> check(CheckedSegment segment) {
-        String source = segment.source().plainText();
-        String target = segment.target().plainText();
+        String source = segment.sourceText();
+        String target = segment.targetText();
         if (!source.equals(target) || !translatable(source)) {
             return List.of();
         }

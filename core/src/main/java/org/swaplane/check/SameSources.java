@@ -13,9 +13,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntFunction;
+import java.util.stream.IntStream;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
-import org.swaplane.document.Fingerprint;
+import org.swaplane.content.TagNotation;
 
 /** Segments of a document that have the same source, whose targets are expected to be the same too (check {@code inconsistent-target}). */
 final class SameSources {
@@ -27,19 +28,29 @@ final class SameSources {
 
     /** Of so many segments; sources do not change, so this holds as long as the document. */
     static SameSources of(int size, IntFunction<CheckedSegment> segments) {
-        Map<String, List<Integer>> bySource = new HashMap<>();
+        long[] keys = IntStream.range(0, size)
+                .parallel()
+                .mapToLong(i -> key(segments.apply(i)))
+                .toArray();
+        Map<Long, Integer> firsts = new HashMap<>(size);
+        Map<Long, List<Integer>> several = new HashMap<>();
         for (int i = 0; i < size; i++) {
-            CheckedSegment segment = segments.apply(i);
-            if (!segment.source().plainText().isBlank()) {
-                String key = Fingerprint.of(segment.source()) + segment.targetLanguage();
-                bySource.computeIfAbsent(key, none -> new ArrayList<>(1)).add(i);
+            Integer first = keys[i] == 0 ? null : firsts.putIfAbsent(keys[i], i);
+            if (first != null) {
+                several.computeIfAbsent(keys[i], none -> new ArrayList<>(List.of(first)))
+                        .add(i);
             }
         }
         SameSources same = new SameSources();
-        bySource.values().stream()
-                .filter(group -> group.size() > 1)
-                .forEach(group -> group.forEach(index -> same.groups.put(index, List.copyOf(group))));
+        several.values().forEach(group -> group.forEach(index -> same.groups.put(index, List.copyOf(group))));
         return same;
+    }
+
+    /** What the same sources have in common, for one target language; 0 where there is nothing to translate. */
+    private static long key(CheckedSegment segment) {
+        return segment.sourceText().isBlank()
+                ? 0
+                : TextKey.of(TagNotation.write(segment.source(), segment.source()) + '\n' + segment.targetLanguage());
     }
 
     /** All segments with the source of this one, itself among them. */
@@ -82,7 +93,7 @@ final class SameSources {
         String words = say("check.inconsistent-target", usual.plainText());
         for (int each : group) {
             CheckedSegment segment = segments.apply(each);
-            String target = segment.target().plainText();
+            String target = segment.targetText();
             if (!segment.segment().locked() && !target.isBlank() && !usual.sameAs(segment.target())) {
                 List<Span> all = List.of(new Span(0, target.length()));
                 findings.put(each, Finding.in(segment, ID, Severity.WARNING, words, List.of(), all, Optional.empty()));

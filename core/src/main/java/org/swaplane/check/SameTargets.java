@@ -15,7 +15,6 @@ import java.util.function.IntFunction;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
-import org.swaplane.document.Counts;
 
 /**
  * Segments with one and the same target, whose sources are expected to be the same too (check {@code inconsistent-source}). Only of
@@ -24,10 +23,15 @@ import org.swaplane.document.Counts;
 final class SameTargets {
     private static final String ID = "inconsistent-source";
     private static final int FEWEST_WORDS = 4;
+    /** From here on scripts stand that write words without blanks, and a few others. */
+    private static final char FIRST_DENSE = '\u2E80';
 
     private final Profile.Consistency consistency;
-    private final Map<String, List<Integer>> byTarget = new HashMap<>();
-    private final Map<Integer, String> keys = new HashMap<>();
+    /** By the key of a target: its only position, or from the second one on all of them. */
+    private final Map<Long, Integer> single = new HashMap<>();
+
+    private final Map<Long, List<Integer>> several = new HashMap<>();
+    private final Map<Integer, Long> keys = new HashMap<>();
 
     SameTargets(Profile.Consistency consistency) {
         this.consistency = consistency;
@@ -36,29 +40,56 @@ final class SameTargets {
     /** Notes what the target of a segment is now; returns the segments that had the same as before or have the same now. */
     Collection<Integer> changed(int position, CheckedSegment segment) {
         TreeSet<Integer> concerned = new TreeSet<>();
-        String before = keys.remove(position);
+        Long before = keys.remove(position);
         if (before != null) {
-            List<Integer> group = byTarget.get(before);
-            concerned.addAll(group);
-            group.remove(Integer.valueOf(position));
-            if (group.isEmpty()) {
-                byTarget.remove(before);
+            concerned.addAll(group(before));
+            single.remove(before, position);
+            List<Integer> group = several.get(before);
+            if (group != null) {
+                group.remove(Integer.valueOf(position));
             }
         }
-        String text = segment.target().plainText();
-        if (!segment.segment().locked() && Counts.words(text) >= FEWEST_WORDS) {
-            String key = text.strip() + '\n' + segment.targetLanguage();
+        long key = key(segment);
+        if (key != 0) {
             keys.put(position, key);
-            List<Integer> group = byTarget.computeIfAbsent(key, none -> new ArrayList<>(1));
-            group.add(position);
-            concerned.addAll(group);
+            Integer first = single.putIfAbsent(key, position);
+            if (first != null) {
+                several.computeIfAbsent(key, none -> new ArrayList<>(List.of(first)))
+                        .add(position);
+            }
+            concerned.addAll(group(key));
         }
         return concerned;
     }
 
+    private List<Integer> group(Long key) {
+        Integer one = single.get(key);
+        return several.getOrDefault(key, one == null ? List.of() : List.of(one));
+    }
+
+    /** 0 where a target is too short to say something. */
+    static long key(CheckedSegment segment) {
+        String text = segment.targetText();
+        boolean says = !segment.segment().locked() && hasWords(text);
+        return says ? TextKey.of(text + '\n' + segment.targetLanguage()) : 0;
+    }
+
+    /** Whether it has some words, by blanks, or as many characters of a script without them. */
+    private static boolean hasWords(String text) {
+        int blanks = 0;
+        int dense = 0;
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            blanks += c == ' ' ? 1 : 0;
+            dense += c > FIRST_DENSE ? 1 : 0;
+        }
+        return blanks >= FEWEST_WORDS - 1 || dense >= 2 * FEWEST_WORDS;
+    }
+
     /** Of each whose source is not that of most others with its target; where none has more, of all but the first. */
     Optional<Finding> of(int index, IntFunction<CheckedSegment> segments) {
-        List<Integer> group = byTarget.getOrDefault(keys.get(index), List.of());
+        Long key = keys.get(index);
+        List<Integer> group = key == null ? List.of() : several.getOrDefault(key, List.of());
         if (group.size() < 2) {
             return Optional.empty();
         }

@@ -22,8 +22,7 @@ abstract class TextCheck implements Check {
 
     @Override
     public final List<Finding> check(CheckedSegment segment) {
-        Texts texts = new Texts(
-                segment, segment.source().plainText(), segment.target().plainText());
+        Texts texts = new Texts(segment, segment.sourceText(), segment.targetText());
         return texts.source().isBlank()
                         || texts.target().isBlank()
                         || texts.source().equals(texts.target())

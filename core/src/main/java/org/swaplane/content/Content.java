@@ -2,7 +2,6 @@ package org.swaplane.content;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
 
 /**
  * What stands in one source or target: runs of text and tags, in order. Immutable; neighbouring texts are one text, and there
@@ -57,10 +56,13 @@ public record Content(List<Run> runs) {
         if (runs.size() == 1 && runs.get(0) instanceof Text text) {
             return text.value();
         }
-        return runs.stream()
-                .filter(Text.class::isInstance)
-                .map(run -> ((Text) run).value())
-                .collect(Collectors.joining());
+        StringBuilder text = new StringBuilder();
+        for (Run run : runs) {
+            if (run instanceof Text part) {
+                text.append(part.value());
+            }
+        }
+        return text.toString();
     }
 
     /** The text with the code of every tag in its place, as a file writes it. */

@@ -20,6 +20,7 @@ public final class NumberReader {
             "\\p{Nd}+(?:(?:[.,\u066B\u066C:\u2236/'\u2019\u00A0\u202F\u2009 -]|[hH](?=\\p{Nd}{2}))\\p{Nd}+)*+"
                     + FRACTION + "?|" + FRACTION);
     private static final Pattern DOTTED_CLOCK = Pattern.compile("([01]?\\d|2[0-4])\\.([0-5]\\d)");
+    private static final char FIRST_OTHER = '\u0080';
     private static final MathContext FRACTION_DIGITS = new MathContext(4);
     private static final Pattern PLAIN = Pattern.compile("-?\\d+(?:\\.\\d+)?");
     private static final Pattern ENUMERATION = Pattern.compile("\\d+(?:,\\d+){2,}");
@@ -47,8 +48,14 @@ public final class NumberReader {
     public List<ReadNumber> read(String text) {
         List<ReadNumber> result = new ArrayList<>();
         Matcher matcher = TOKEN.matcher(text);
-        while (matcher.find()) {
-            readToken(text, matcher.start(), matcher.end(), result);
+        for (int at = 0; at < text.length(); ) {
+            // Most characters begin no number; asking the expression at each takes longer than all the rest.
+            boolean begins = isNumeric(text.charAt(at))
+                    && matcher.region(at, text.length()).lookingAt();
+            if (begins) {
+                readToken(text, at, matcher.end(), result);
+            }
+            at = begins ? matcher.end() : at + 1;
         }
         return result;
     }
@@ -65,6 +72,11 @@ public final class NumberReader {
             }
         }
         String digits = withAsciiDigits(text.substring(start, end));
+        if (isPlain(digits) && !mayBeHour(text, end, digits)) {
+            int signed = signedStart(text, start);
+            addScaled(text, signed, start, end, Set.of(plainValue(digits, signed < start ? "-" : "")), result);
+            return;
+        }
         ReadNumber dateOrTime = dateOrTime(text, start, end, digits);
         if (dateOrTime != null) {
             result.add(dateOrTime);
@@ -116,8 +128,41 @@ public final class NumberReader {
         return new ReadNumber(start, end, text.substring(start, end), ReadNumber.Kind.NUMBER, values);
     }
 
+    private static boolean isNumeric(char c) {
+        return c < FIRST_OTHER
+                ? c >= '0' && c <= '9'
+                : Character.isDigit(c) || Character.getType(c) == Character.OTHER_NUMBER;
+    }
+
+    private static boolean isPlain(String digits) {
+        for (int i = 0; i < digits.length(); i++) {
+            if (digits.charAt(i) < '0' || digits.charAt(i) > '9') {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Whether a half of the day may follow, as in '3 pm'. */
+    private static boolean mayBeHour(String text, int end, String digits) {
+        int next = end < text.length() && !Character.isLetter(text.charAt(end)) ? end + 1 : end;
+        return digits.length() <= 2 && next < text.length() && "aApP".indexOf(text.charAt(next)) >= 0;
+    }
+
+    private static String plainValue(String digits, String sign) {
+        int first = 0;
+        while (first < digits.length() - 1 && digits.charAt(first) == '0') {
+            first++;
+        }
+        String value = digits.substring(first);
+        return value.equals("0") ? value : sign + value;
+    }
+
     /** With ASCII digits, and with the separators that belong to Arabic digits (U+066B, U+066C) as this language's own. */
     private String withAsciiDigits(String text) {
+        if (isPlain(text)) {
+            return text;
+        }
         StringBuilder result = new StringBuilder(text.length());
         text.chars().forEach(c -> {
             int digit = UCharacter.digit(c, 10);

@@ -19,7 +19,7 @@ public final class RomanNumerals {
 
     public static List<Numeral> find(String text) {
         List<Numeral> found = new ArrayList<>();
-        if (text.indexOf('I') < 0 && text.indexOf('V') < 0 && text.indexOf('X') < 0) {
+        if (!hasTwo(text)) {
             return found;
         }
         Matcher matcher = NUMERAL.matcher(text);
@@ -29,6 +29,19 @@ public final class RomanNumerals {
             }
         }
         return found;
+    }
+
+    private static boolean hasTwo(String text) {
+        boolean before = false;
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            boolean here = c == 'I' || c == 'V' || c == 'X';
+            if (here && before) {
+                return true;
+            }
+            before = here;
+        }
+        return false;
     }
 
     private static int value(String letters) {

@@ -6,12 +6,14 @@ import com.ibm.icu.number.NumberFormatter;
 import com.ibm.icu.number.Precision;
 import com.ibm.icu.util.ULocale;
 import java.math.BigDecimal;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Words that stand behind a number and multiply it, such as 'million' and '万', from the compact notation of CLDR. */
 final class ScaleWords {
@@ -27,6 +29,8 @@ final class ScaleWords {
 
     private final Map<String, Integer> zeros = new LinkedHashMap<>();
     private final boolean attached;
+    /** What any of the words begins with, or the words before them and the letters behind an amount. */
+    private final String begins;
 
     /** A word at the place asked for: where it ends, and how many zeros it stands for. */
     record Found(int end, int zeros) {}
@@ -50,6 +54,8 @@ final class ScaleWords {
                 }
             }
         }
+        this.begins = "dokKmMbB"
+                + zeros.keySet().stream().map(word -> word.substring(0, 1)).collect(Collectors.joining());
     }
 
     private void add(String compact, String digits, int power) {
@@ -76,6 +82,9 @@ final class ScaleWords {
     /** What multiplies a number that ends at {@code end}; words may follow each other, as in 'mil millones'. */
     Found after(String text, int start, int end) {
         Found found = new Found(end, 0);
+        if (!canBegin(text, end)) {
+            return found;
+        }
         if (isAmount(text, start)) {
             Matcher letter = AMOUNT_LETTER.matcher(text).region(end, text.length());
             if (letter.lookingAt()) {
@@ -87,6 +96,12 @@ final class ScaleWords {
             found = new Found(next.get().end(), found.zeros() + next.get().zeros());
         }
         return found;
+    }
+
+    /** Asked first, since nearly no number has such a word behind it. */
+    private boolean canBegin(String text, int at) {
+        int next = at < text.length() && !Character.isLetter(text.charAt(at)) ? at + 1 : at;
+        return next < text.length() && begins.indexOf(text.charAt(next)) >= 0;
     }
 
     private static boolean isAmount(String text, int start) {
@@ -112,7 +127,7 @@ final class ScaleWords {
                         || each.getKey().length() >= STEM
                                 && bare.length() <= each.getKey().length() + 3
                                 && bare.startsWith(each.getKey()))
-                .max(java.util.Comparator.comparingInt(each -> each.getKey().length()))
+                .max(Comparator.comparingInt(each -> each.getKey().length()))
                 .map(each -> new Found(
                         each.getKey().equals(word) ? matcher.end("word") : matcher.start("word") + bare.length(),
                         each.getValue()));

@@ -1,6 +1,7 @@
 package org.swaplane.placeholder;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -40,8 +41,11 @@ public final class Placeholders {
             new Kind("entity", "&amp;", '&', "&(?:#\\d+|#x[0-9A-Fa-f]+|[a-zA-Z][a-zA-Z0-9]*);"),
             new Kind("element", "<b>", '<', ELEMENT));
 
+    private static final int ASCII = 0x80;
+
     private final List<Kind> kinds;
     private final String starts;
+    private final BitSet asciiStarts = new BitSet(ASCII);
     private final boolean beginAnywhere;
     private final Pattern any;
 
@@ -69,6 +73,7 @@ public final class Placeholders {
                 .map(kind -> String.valueOf(kind.start()))
                 .distinct()
                 .collect(Collectors.joining());
+        starts.chars().filter(c -> c < ASCII).forEach(asciiStarts::set);
         this.beginAnywhere = starts.indexOf(Kind.ANY) >= 0;
         this.any = Pattern.compile(
                 String.join("|", this.kinds.stream().map(Kind::pattern).toList()));
@@ -82,7 +87,7 @@ public final class Placeholders {
         int at = 0;
         while (at < text.length()) {
             // Most characters begin none; asking the pattern everywhere costs more than all other checks together.
-            boolean begins = (beginAnywhere || starts.indexOf(text.charAt(at)) >= 0)
+            boolean begins = (beginAnywhere || begins(text.charAt(at)))
                     && matcher.region(at, text.length()).lookingAt()
                     && matcher.end() > at;
             if (begins) {
@@ -93,11 +98,19 @@ public final class Placeholders {
         return result;
     }
 
+    private boolean begins(char c) {
+        return c < ASCII && asciiStarts.get(c) || c >= ASCII && starts.indexOf(c) >= 0;
+    }
+
     /** The text with every placeholder replaced by as many of {@code filler}, so that offsets stay. */
     public String mask(String text, char filler) {
+        List<Found> found = find(text);
+        if (found.isEmpty()) {
+            return text;
+        }
         StringBuilder result = new StringBuilder(text);
-        for (Found found : find(text)) {
-            for (int i = found.start(); i < found.end(); i++) {
+        for (Found each : found) {
+            for (int i = each.start(); i < each.end(); i++) {
                 result.setCharAt(i, filler);
             }
         }

@@ -43,7 +43,7 @@ final class FindingCard extends VBox {
         this.session = session;
         getStyleClass().add("card");
         this.fix = Parts.withKey(Parts.primary("apply-fix", "checks.fix", this::fix), "Alt+F");
-        this.fixAll = Parts.button("fix-all", "checks.fix-all", fixAllOfKind);
+        this.fixAll = Parts.button("fix-all", "checks.fix-all-none", fixAllOfKind);
         this.open = Parts.button("open-in-review", "checks.open", openInReview);
         this.setAside = Parts.button("set-aside", "checks.set-aside", () -> {
             setAside();
@@ -51,7 +51,7 @@ final class FindingCard extends VBox {
         });
         reason.setId("aside-reason");
         reason.setPromptText(Strings.say("checks.reason"));
-        reason.setPrefWidth(280);
+        reason.setPrefWidth(230);
         reason.setOnAction(event -> {
             setAside();
             done.run();
@@ -101,7 +101,7 @@ final class FindingCard extends VBox {
         boolean there = finding != null;
         fix.setDisable(!there || finding.suggestion().isEmpty());
         fixAll.setDisable(fixes < 2);
-        fixAll.setText(Strings.say("checks.fix-all", fixes));
+        fixAll.setText(fixes < 2 ? Strings.say("checks.fix-all-none") : Strings.say("checks.fix-all", fixes));
         List.of(open, setAside, reason, scope).forEach(node -> node.setDisable(!there));
         suggested.setVisible(there && finding.suggestion().isPresent());
         if (!there) {

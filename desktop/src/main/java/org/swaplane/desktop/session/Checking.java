@@ -35,6 +35,8 @@ public final class Checking {
     private final Map<Integer, List<Finding>> findings = new TreeMap<>();
     private CheckRun checks;
     private Optional<DocumentCheck> document = Optional.empty();
+    /** Asked for by many views after each change; null when it must be found out anew. */
+    private List<Finding> open;
     /** What was found in each file when all were checked as one, by track. */
     private Map<Long, List<Finding>> everywhere = Map.of();
 
@@ -122,6 +124,7 @@ public final class Checking {
     }
 
     void forget() {
+        open = null;
         findings.clear();
         document = Optional.empty();
     }
@@ -134,6 +137,7 @@ public final class Checking {
     }
 
     void show(Prepared prepared) {
+        open = null;
         document = Optional.of(prepared.document());
         findings.clear();
         findings.putAll(prepared.findings());
@@ -142,6 +146,7 @@ public final class Checking {
 
     /** What is not the same as in another file is found only when all are checked as one. */
     private void addAcrossFiles() {
+        open = null;
         everywhere.getOrDefault(session.track().id(), List.of()).stream()
                 .filter(finding -> finding.check().startsWith("inconsistent"))
                 .forEach(finding -> {
@@ -158,6 +163,7 @@ public final class Checking {
         if (of != session.track()) {
             return;
         }
+        open = null;
         document.map(whole -> whole.again(segments))
                 .ifPresent(again -> again.forEach((index, found) -> {
                     if (found.isEmpty()) {
@@ -170,8 +176,14 @@ public final class Checking {
 
     /** The findings that are open, in the order of the file. */
     public List<Finding> open() {
-        List<Finding> all = findings.values().stream().flatMap(List::stream).toList();
-        return session.track() == null ? List.of() : session.lane().findings().open(session.track(), all);
+        if (session.track() == null) {
+            return List.of();
+        }
+        if (open == null) {
+            List<Finding> all = findings.values().stream().flatMap(List::stream).toList();
+            open = session.lane().findings().open(session.track(), all);
+        }
+        return open;
     }
 
     /** The open findings of one segment. */
@@ -227,6 +239,7 @@ public final class Checking {
     }
 
     public void setAside(Finding finding, SetAside.Scope scope, String reason) {
+        open = null;
         session.lane()
                 .findings()
                 .setAside(
@@ -235,6 +248,7 @@ public final class Checking {
     }
 
     public void revoke(String identity) {
+        open = null;
         session.lane().findings().revoke(session.track(), identity);
         session.changed();
     }
