@@ -16,10 +16,15 @@ import org.swaplane.compare.Span;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.DocumentFile;
 import org.swaplane.format.EncodedText;
+import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
+import org.swaplane.format.table.WorkbookPairs;
 import org.swaplane.lane.CheckReports;
 import org.swaplane.report.CheckReport;
+import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -53,11 +58,26 @@ final class CheckCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         checks = profile == null ? CheckRun.ofAllChecks() : ofProfile();
-        int status = files.runOnDocuments(this::check);
+        int status = files.run((file, entry) -> check(file, bilingual(Source.of(file)), entry));
         if (report != null) {
             CheckReports.write(new CheckReport(files.names(), segments, lines), report, force);
         }
         return status;
+    }
+
+    /** What stands in two languages; a document in one has nothing to compare. */
+    private static BilingualDocument bilingual(Source source) throws IOException {
+        if (source.name().toLowerCase(Locale.ROOT).endsWith(".xlsx")) {
+            return WorkbookPairs.read(source);
+        }
+        BilingualFile file = FormatRegistry.ofInstalled().open(source, Progress.NONE);
+        if (file instanceof DocumentFile) {
+            throw new CannotProceedException(
+                    source.name(),
+                    "this is a document in one language, with no target to check",
+                    "give its bilingual file; convert makes one");
+        }
+        return file.document();
     }
 
     /** Paths in a profile are relative to it. */

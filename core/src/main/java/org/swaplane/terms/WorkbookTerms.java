@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.List;
 import org.apache.poi.ooxml.POIXMLException;
 import org.apache.poi.openxml4j.exceptions.OpenXML4JRuntimeException;
-import org.apache.poi.ss.usermodel.Cell;
 import org.apache.poi.ss.usermodel.DataFormatter;
 import org.apache.poi.ss.usermodel.Row;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
@@ -27,8 +26,7 @@ final class WorkbookTerms {
             for (Row row : workbook.getSheetAt(0)) {
                 List<String> cells = new ArrayList<>();
                 for (int i = 0; i < row.getLastCellNum(); i++) {
-                    Cell cell = row.getCell(i);
-                    cells.add(cell == null ? "" : formatter.formatCellValue(cell));
+                    cells.add(formatter.formatCellValue(row.getCell(i)));
                 }
                 rows.add(cells);
             }

@@ -1,7 +1,11 @@
 package org.swaplane.desktop;
 
+import java.nio.file.Path;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.scene.Scene;
 import javafx.scene.layout.StackPane;
 import org.swaplane.desktop.board.BoardView;
@@ -23,9 +27,20 @@ import org.swaplane.desktop.theme.Theme;
 public final class Window {
     private Window() {}
 
+    /** The window of a lane; files dropped on its checks that are not of the lane get a window of their own. */
     public static Scene scene(LaneSession session, FilePicker picker, FileOpener opener) {
+        return scene(session, picker, opener, Optional.of(files -> Apart.open(files, opener)));
+    }
+
+    /** A window for files that belong to no lane. */
+    static Scene apart(LaneSession session, FilePicker picker, FileOpener opener) {
+        return scene(session, picker, opener, Optional.empty());
+    }
+
+    private static Scene scene(
+            LaneSession session, FilePicker picker, FileOpener opener, Optional<Consumer<List<Path>>> apart) {
         ReviewView review = new ReviewView(session, opener);
-        ChecksView checks = new ChecksView(session, picker);
+        ChecksView checks = new ChecksView(session, picker, apart);
         Map<ViewId, View> views = new EnumMap<>(ViewId.class);
         views.put(ViewId.BOARD, new BoardView(session, picker));
         views.put(ViewId.DRY_RUN, new DryRunView(session, picker, opener));

@@ -1,8 +1,12 @@
 package org.swaplane.desktop.checks;
 
+import java.io.File;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
@@ -10,6 +14,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -45,7 +50,8 @@ public final class ChecksView implements View {
     private final VBox node;
     private boolean refreshing;
 
-    public ChecksView(LaneSession session, FilePicker picker) {
+    /** {@code apart} opens other files in a window of their own; empty in such a window, where they can be saved. */
+    public ChecksView(LaneSession session, FilePicker picker, Optional<Consumer<List<Path>>> apart) {
         this.session = session;
         this.card = new FindingCard(session, this::openInReview, this::previewFixes, findings::requestFocus);
         this.preview = new FixPreview(session, this::showFindings);
@@ -80,6 +86,11 @@ public final class ChecksView implements View {
                                 grouping,
                                 Parts.spacer(),
                                 revoke,
+                                apart.map(open -> Parts.button(
+                                                "check-others",
+                                                "checks.others",
+                                                () -> openApart(picker.chooseFiles(), open)))
+                                        .orElseGet(() -> Parts.button("save-file", "checks.save", () -> save(picker))),
                                 Parts.button("check-all-files", "checks.all-files", session.checking()::checkAll),
                                 Parts.button("check-report", "checks.report", () -> picker.chooseTarget(
                                                 Strings.say("checks.report-name"))
@@ -89,6 +100,34 @@ public final class ChecksView implements View {
                         card,
                         profile),
                 "view");
+        apart.ifPresent(this::takeDropped);
+    }
+
+    /** What is dropped here is checked apart; dropped on any other view it is taken into the lane. */
+    private void takeDropped(Consumer<List<Path>> open) {
+        node.setOnDragOver(event -> {
+            if (event.getDragboard().hasFiles()) {
+                event.acceptTransferModes(TransferMode.COPY);
+            }
+            event.consume();
+        });
+        node.setOnDragDropped(event -> {
+            openApart(event.getDragboard().getFiles().stream().map(File::toPath).toList(), open);
+            event.setDropCompleted(true);
+            event.consume();
+        });
+    }
+
+    private static void openApart(List<Path> files, Consumer<List<Path>> open) {
+        if (!files.isEmpty()) {
+            open.accept(files);
+        }
+    }
+
+    private void save(FilePicker picker) {
+        if (session.track() != null) {
+            picker.chooseTarget(session.track().name()).ifPresent(session.saving()::save);
+        }
     }
 
     /** Adds what the keys do here to the table. */

@@ -42,6 +42,7 @@ public final class LaneSession {
     private final ReadOnlyObjectWrapper<BringBack.Recognised> returned = new ReadOnlyObjectWrapper<>();
     private final DryRuns dryRuns;
     private final Checking checking;
+    private final Saving saving;
     private final ReadOnlyObjectWrapper<Gate> gate = new ReadOnlyObjectWrapper<>();
     private int[] words = new int[0];
     private long gateRevision = -1;
@@ -60,6 +61,7 @@ public final class LaneSession {
         this.intakes = new Intakes(this, defaults);
         this.dryRuns = new DryRuns(this);
         this.checking = new Checking(this);
+        this.saving = new Saving(this);
         if (!lane.tracks().isEmpty()) {
             choose(lane.tracks().get(0));
         }
@@ -77,6 +79,11 @@ public final class LaneSession {
     /** What the checks find, and what people do about it. */
     public Checking checking() {
         return checking;
+    }
+
+    /** Writes files to places outside the lane. */
+    public Saving saving() {
+        return saving;
     }
 
     /** What arrives, and waits to be accepted. */

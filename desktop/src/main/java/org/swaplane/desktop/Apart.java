@@ -1,0 +1,97 @@
+package org.swaplane.desktop;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import javafx.stage.WindowEvent;
+import org.swaplane.desktop.session.FileOpener;
+import org.swaplane.desktop.session.Intakes;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.Message;
+import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.intake.Arrival;
+import org.swaplane.lane.Lane;
+
+/** A window for files that belong to no lane: they are checked, mended at the place, and saved where the user wants them. */
+final class Apart {
+    private final LaneSession session;
+    private final Path folder;
+    private final Stage stage = new Stage();
+    private boolean warned;
+
+    private Apart(LaneSession session, Path folder) {
+        this.session = session;
+        this.folder = folder;
+    }
+
+    /** Opens a window on these files. */
+    static void open(List<Path> files, FileOpener opener) {
+        try {
+            Path folder = Files.createTempDirectory("swaplane-apart");
+            Lane lane = Lane.create(
+                    folder, Strings.say("apart.name"), FormatRegistry.ofInstalled(), Clock.systemDefaultZone());
+            new Apart(new LaneSession(lane), folder).show(files, opener);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private void show(List<Path> files, FileOpener opener) {
+        stage.setScene(Window.apart(session, new DialogPicker(stage), opener));
+        stage.setTitle(Strings.say("app.title", session.lane().name()));
+        stage.setWidth(1280);
+        stage.setHeight(800);
+        stage.setOnCloseRequest(this::closing);
+        stage.setOnHidden(event -> close());
+        session.intakes().property().addListener((property, before, now) -> takeIn(now));
+        stage.show();
+        session.intakes().receive(files);
+    }
+
+    /** What says its languages itself needs no question; for the rest the intake panel asks. */
+    private void takeIn(Intakes.Intake intake) {
+        if (intake == null) {
+            // What arrives shows the board first.
+            Platform.runLater(() -> session.viewProperty().set(ViewId.CHECKS));
+        } else if (intake.arrivals().stream().allMatch(Apart::isComplete)) {
+            session.intakes().accept(intake.arrivals());
+        }
+    }
+
+    private static boolean isComplete(Arrival arrival) {
+        return arrival.role().isTrack()
+                && !arrival.document().sourceLanguage().isEmpty()
+                && !arrival.document().targetLanguage().isEmpty();
+    }
+
+    /** Edits that were not saved are gone with the window, so it asks to be closed twice. */
+    private void closing(WindowEvent event) {
+        boolean unsaved = session.lane().tracks().stream()
+                .anyMatch(track -> !session.saving().isSaved(track));
+        if (unsaved && !warned) {
+            warned = true;
+            session.say(Message.Tone.FAILED, Strings.say("apart.unsaved"));
+            event.consume();
+        }
+    }
+
+    private void close() {
+        session.close();
+        try (Stream<Path> all = Files.walk(folder)) {
+            for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
+                Files.deleteIfExists(each);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
