@@ -122,6 +122,24 @@ class CommandLineTest {
     }
 
     @Test
+    void aProfileSaysWhatIsCheckedAndAReportIsWritten() throws IOException {
+        Files.writeString(folder.resolve("terms.csv"), "en,de\npier,Anleger\n");
+        Path profile =
+                Files.writeString(folder.resolve("p.json"), "{\"off\": [\"numbers\"], \"terms\": [\"terms.csv\"]}");
+        Path table = Files.writeString(folder.resolve("t.csv"), "en,de\nAt pier 3.,Am Kai 4.\n");
+        Path report = folder.resolve("r.xlsx");
+
+        assertThat(run("check", "--profile", profile, "--report", report, table))
+                .isEqualTo(1);
+        assertThat(printed()).contains("[term]").doesNotContain("[numbers]");
+        assertThat(run("check", report))
+                .as("a workbook whose columns are named is a table")
+                .isEqualTo(1);
+        assertThat(run("check", "--profile", profile, "--report", report, table))
+                .isEqualTo(2);
+    }
+
+    @Test
     void aFileThatCannotBeReadDoesNotKeepTheOthersFromBeingChecked() throws IOException {
         Path broken = Files.writeString(folder.resolve("broken.xlf"), "<xliff version='1.2'><file>");
 

@@ -1,5 +1,7 @@
 package org.swaplane.check;
 
+import static org.swaplane.wording.Wording.say;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -12,6 +14,9 @@ import org.swaplane.task.Progress;
 
 /** Runs the checks over segments. */
 public final class CheckRun {
+    /** Characters of a segment beyond which nobody would look for a finding, and some checks would take minutes. */
+    private static final int LONGEST = 20_000;
+
     private final List<Check> checks;
     private final Profile profile;
     private final Check locked = new LockedChangeCheck();
@@ -65,6 +70,19 @@ public final class CheckRun {
     public List<Finding> run(CheckedSegment segment) {
         if (segment.segment().locked()) {
             return isOn(locked.id()) ? severe(locked.check(segment)) : List.of();
+        }
+        int length =
+                Math.max(segment.sourceText().length(), segment.targetText().length());
+        if (length > LONGEST) {
+            Finding tooLong = Finding.in(
+                    segment,
+                    "length",
+                    Severity.WARNING,
+                    say("check.length.unchecked", length, LONGEST),
+                    List.of(),
+                    List.of(),
+                    Optional.empty());
+            return asSet(tooLong).map(List::of).orElse(List.of());
         }
         List<Finding> findings = new ArrayList<>();
         for (Check check : checks) {

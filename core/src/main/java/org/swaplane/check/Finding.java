@@ -29,6 +29,9 @@ public record Finding(
         List<Span> target,
         Optional<Content> suggestion,
         String identity) {
+    /** So many findings of a kind in one segment tell enough. */
+    static final int MOST_OF_A_KIND = 20;
+
     public Finding {
         source = List.copyOf(source);
         target = List.copyOf(target);

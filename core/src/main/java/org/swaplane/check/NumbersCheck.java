@@ -61,14 +61,14 @@ final class NumbersCheck implements Check {
     private List<Finding> findings(CheckedSegment segment, List<ReadNumber> missing, List<ReadNumber> added) {
         List<Finding> findings = new ArrayList<>();
         boolean single = missing.size() == 1 && added.size() == 1;
-        for (ReadNumber number : missing) {
+        for (ReadNumber number : missing.subList(0, Math.min(missing.size(), Finding.MOST_OF_A_KIND))) {
             Optional<ReadNumber> instead =
                     added.stream().filter(each -> each.kind() == number.kind()).findFirst();
             instead.ifPresent(added::remove);
             findings.add(instead.map(wrong -> changed(segment, number, wrong, single))
                     .orElseGet(() -> one(segment, number, true)));
         }
-        added.forEach(number -> findings.add(one(segment, number, false)));
+        added.stream().limit(Finding.MOST_OF_A_KIND).forEach(number -> findings.add(one(segment, number, false)));
         return findings;
     }
 

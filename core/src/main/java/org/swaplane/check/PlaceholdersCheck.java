@@ -45,10 +45,14 @@ final class PlaceholdersCheck implements Check {
         if (missing.isEmpty() && added.isEmpty()) {
             unbalanced(segment).ifPresent(findings::add);
         }
-        missing.forEach(found ->
-                findings.add(finding(segment, "check.placeholders.missing", found, List.of(span(found)), List.of())));
-        added.forEach(found ->
-                findings.add(finding(segment, "check.placeholders.added", found, List.of(), List.of(span(found)))));
+        missing.stream()
+                .limit(Finding.MOST_OF_A_KIND)
+                .forEach(found -> findings.add(
+                        finding(segment, "check.placeholders.missing", found, List.of(span(found)), List.of())));
+        added.stream()
+                .limit(Finding.MOST_OF_A_KIND)
+                .forEach(found -> findings.add(
+                        finding(segment, "check.placeholders.added", found, List.of(), List.of(span(found)))));
         return findings;
     }
 

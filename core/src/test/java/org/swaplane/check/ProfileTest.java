@@ -154,4 +154,21 @@ class ProfileTest {
                 .extracting(Finding::check)
                 .containsExactly("locked-change");
     }
+
+    @Test
+    void anEndlessSegmentIsSaidToBeOneAndTheRestIsChecked() {
+        CheckedSegment endless = aSegment()
+                .source("en", "12 {a} ".repeat(3_000))
+                .target("de", "13 {b} ".repeat(3_000))
+                .checked();
+        CheckedSegment full = aSegment()
+                .source("en", "12 {a} ".repeat(500))
+                .target("de", "13 {b} ".repeat(500))
+                .checked();
+
+        assertThat(CheckRun.ofAllChecks().run(endless))
+                .extracting(Finding::message)
+                .containsExactly("The segment has 21,000 characters and is not checked; up to 20,000 are");
+        assertThat(CheckRun.ofAllChecks().run(full)).hasSizeBetween(20, 100);
+    }
 }

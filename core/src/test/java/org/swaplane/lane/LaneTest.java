@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -24,6 +25,7 @@ import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
+import org.swaplane.terms.TermListReader;
 
 class LaneTest {
     private static final Clock DAY = Clock.fixed(Instant.parse("2026-11-23T09:30:00Z"), ZoneOffset.UTC);
@@ -184,6 +186,46 @@ class LaneTest {
         track.type("Mara", finding.segment(), translated("ganz anders um 13:00 Uhr"));
         assertThat(lane.findings().open(track, delivery.findings(track, Progress.NONE)))
                 .anyMatch(each -> each.segment() == finding.segment());
+    }
+
+    @Test
+    void aDecisionHoldsForItsScopeAndCanBeTakenBack() throws IOException {
+        List<Finding> findings = new Delivery(lane, CheckRun.ofAllChecks()).findings(track, Progress.NONE);
+        Finding same = findings.stream()
+                .filter(each -> each.check().equals("same-as-source"))
+                .findFirst()
+                .orElseThrow();
+        long ofKind = findings.stream()
+                .filter(each -> each.check().equals(same.check()))
+                .count();
+
+        lane.findings().setAside(track, same, SetAside.Scope.KIND, "names", "Mara");
+        assertThat(lane.findings().open(track, findings)).hasSize((int) (findings.size() - ofKind));
+        lane.findings().revoke(track, lane.findings().all(track).get(0).identity());
+        assertThat(lane.findings().open(track, findings)).isEqualTo(findings);
+
+        lane.findings().setAside(track, same, SetAside.Scope.TEXTS, "a name", "Mara");
+        assertThat(lane.findings().decided(track, findings)).containsOnlyKeys(same);
+    }
+
+    @Test
+    void aTermListOfTheLaneIsCheckedByAndReportedOn() throws IOException {
+        byte[] terms = "en,de\nferry,Schiff\n".getBytes(StandardCharsets.UTF_8);
+        lane.keepTermList(Source.of("terms.csv", terms));
+        reopen();
+        CheckRun checks = lane.checks();
+        List<Finding> found = new Delivery(lane, checks).findings(track, Progress.NONE);
+        lane.findings().setAside(track, found.get(0), SetAside.Scope.FINDING, "agreed", "Mara");
+        Path html = folder.resolve("checks.html");
+        Path book = folder.resolve("checks.xlsx");
+
+        new CheckReports(lane, checks).write(lane.tracks(), html, false, Progress.NONE);
+        new CheckReports(lane, checks).write(lane.tracks(), book, false, Progress.NONE);
+
+        assertThat(lane.profile().terms()).containsExactly("reference/terms.csv");
+        assertThat(found).extracting(Finding::check).contains("term");
+        assertThat(html).content().contains("agreed (Mara)").contains("Terms").contains("<mark>");
+        assertThat(TermListReader.read(Source.of(book)).entries()).hasSizeBetween(1, found.size());
     }
 
     @Test

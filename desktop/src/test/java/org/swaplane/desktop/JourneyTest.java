@@ -16,6 +16,7 @@ import java.util.concurrent.TimeUnit;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
@@ -35,6 +36,7 @@ import org.swaplane.desktop.session.ViewId;
 import org.swaplane.document.State;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.lane.Lane;
+import org.swaplane.lane.SetAside;
 import org.swaplane.lane.Track;
 import org.swaplane.proof.Proof;
 import org.testfx.api.FxToolkit;
@@ -172,6 +174,38 @@ class JourneyTest extends ApplicationTest {
             push(KeyCode.CONTROL, KeyCode.ENTER);
         }
         assertThat(track().states()[State.TRANSLATED.ordinal()]).isZero();
+    }
+
+    @Test
+    void checksAreSetFixedTogetherAndSetAsideForAKind() throws Exception {
+        takeIn();
+        push(KeyCode.ALT, KeyCode.DIGIT5);
+        interact(() -> lookup("#check-settings").queryAs(ToggleButton.class).setSelected(true));
+        interact(() -> lookup("#check-empty-target").queryAs(CheckBox.class).fire());
+        waitUntil(() -> idle()
+                && session.checking().open().stream()
+                        .noneMatch(each -> each.check().equals("empty-target")));
+        interact(() -> lookup("#check-settings").queryAs(ToggleButton.class).setSelected(false));
+
+        ListView<Finding> findings = lookup("#findings").queryListView();
+        Finding number = findings.getItems().stream()
+                .filter(each -> each.check().equals("numbers"))
+                .findFirst()
+                .orElseThrow();
+        interact(() -> findings.getSelectionModel().select(number));
+        push(KeyCode.ALT, KeyCode.SHIFT, KeyCode.F);
+        assertThat(lookup("#fixes").queryListView().getItems()).hasSizeGreaterThan(1);
+        press("write-fixes");
+        assertThat(session.checking().fixes("numbers")).isEmpty();
+        push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(session.checking().fixes("numbers")).isNotEmpty();
+
+        Finding same = session.checking().open().stream()
+                .filter(each -> each.check().equals("same-as-source"))
+                .findFirst()
+                .orElseThrow();
+        interact(() -> session.checking().setAside(same, SetAside.Scope.KIND, "names"));
+        assertThat(session.checking().open()).noneMatch(each -> each.check().equals("same-as-source"));
     }
 
     @Test
