@@ -5,8 +5,14 @@ import static org.swaplane.wording.Wording.say;
 import com.ibm.icu.lang.UCharacter;
 import com.ibm.icu.lang.UCharacterCategory;
 import com.ibm.icu.text.Normalizer2;
+import com.ibm.icu.text.UnicodeSet;
+import com.ibm.icu.util.LocaleData;
+import com.ibm.icu.util.ULocale;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
@@ -22,8 +28,11 @@ final class CharactersCheck extends TextCheck {
             Pattern.compile("(?<!\\p{L})(?=\\p{L}*\\p{IsLatin})(?=\\p{L}*[\\p{IsCyrillic}\\p{IsGreek}])\\p{L}{3,}");
 
     private static final String BROKEN = "ÃÂÐÑâï";
+    private static final char FIRST_OTHER = '\u0080';
     private static final char FIRST_COMBINING = '\u0300';
     private static final char FIRST_GREEK = '\u0370';
+
+    private final Map<String, UnicodeSet> exemplars = new ConcurrentHashMap<>();
 
     CharactersCheck() {
         super("characters");
@@ -44,6 +53,9 @@ final class CharactersCheck extends TextCheck {
         if (target.chars().anyMatch(c -> c >= FIRST_GREEK)) {
             find(texts, MIXED, "check.characters.mixed", findings);
         }
+        if (findings.isEmpty() && target.chars().anyMatch(c -> c >= FIRST_OTHER)) {
+            foreign(texts).ifPresent(findings::add);
+        }
         if (target.chars().allMatch(c -> c < FIRST_COMBINING)) {
             return findings;
         }
@@ -58,6 +70,45 @@ final class CharactersCheck extends TextCheck {
             }
         }
         return findings;
+    }
+
+    /** A letter that the language does not write, not even in words that it borrowed, and that the source does not have. */
+    private Optional<Finding> foreign(Texts texts) {
+        UnicodeSet letters = exemplars.computeIfAbsent(texts.segment().targetLanguage(), CharactersCheck::exemplars);
+        String target = texts.target();
+        if (letters.isEmpty()) {
+            return Optional.empty();
+        }
+        int c;
+        for (int at = 0; at < target.length(); at += Character.charCount(c)) {
+            c = target.codePointAt(at);
+            boolean asked = c >= FIRST_OTHER && Character.isLetter(c) && isLatin(c);
+            if (asked && !letters.contains(c) && texts.source().indexOf(c) < 0) {
+                String letter = Character.toString(c);
+                Span span = new Span(at, at + letter.length());
+                return Optional.of(warning(texts, say("check.characters.foreign", letter), List.of(), List.of(span)));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean isLatin(int c) {
+        return Character.UnicodeScript.of(c) == Character.UnicodeScript.LATIN;
+    }
+
+    /** The letters of a language with Latin script, by CLDR, small and capital; nothing for other languages. */
+    private static UnicodeSet exemplars(String language) {
+        if (language.isEmpty() || !Language.of(language).script().equals("Latn")) {
+            return new UnicodeSet();
+        }
+        LocaleData data = LocaleData.getInstance(ULocale.forLanguageTag(language));
+        UnicodeSet letters = new UnicodeSet(data.getExemplarSet(0, LocaleData.ES_STANDARD));
+        letters.addAll(data.getExemplarSet(0, LocaleData.ES_AUXILIARY));
+        return letters.closeOver(UnicodeSet.ADD_CASE_MAPPINGS)
+                .addAll('ª', 'ª')
+                .addAll('º', 'º')
+                .addAll('ẞ', 'ẞ')
+                .freeze();
     }
 
     private void find(Texts texts, Pattern pattern, String key, List<Finding> findings) {

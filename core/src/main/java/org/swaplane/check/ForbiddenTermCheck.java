@@ -2,35 +2,19 @@ package org.swaplane.check;
 
 import static org.swaplane.wording.Wording.say;
 
-import java.util.ArrayList;
 import java.util.List;
 import org.swaplane.compare.Span;
 import org.swaplane.terms.Term;
 import org.swaplane.terms.TermIndex;
 
 /** A wording in the target that the term list forbids for a term of the source, or for all. */
-final class ForbiddenTermCheck extends TextCheck {
-    private final Terms terms;
-
+final class ForbiddenTermCheck extends TermsCheck {
     ForbiddenTermCheck(Terms terms) {
-        super("forbidden-term");
-        this.terms = terms;
+        super("forbidden-term", terms);
     }
 
     @Override
-    List<Finding> find(Texts texts) {
-        if (terms.isEmpty()) {
-            return List.of();
-        }
-        List<Finding> findings = new ArrayList<>();
-        for (TermIndex.Found found : terms.of(texts.segment()).bySource().find(texts.source())) {
-            check(texts, found.term(), List.of(new Span(found.start(), found.end())), findings);
-        }
-        terms.of(texts.segment()).alone().forEach(term -> check(texts, term, List.of(), findings));
-        return findings;
-    }
-
-    private void check(Texts texts, Term term, List<Span> source, List<Finding> findings) {
+    void check(Texts texts, Term term, List<Span> source, List<Finding> findings) {
         for (String forbidden : term.forbidden()) {
             TermIndex.Found there = TermIndex.standing(forbidden, texts.target());
             // 'boat' is forbidden, 'boat deck' is not.

@@ -8,6 +8,7 @@ import org.swaplane.format.EncodedText;
 import org.swaplane.format.Head;
 import org.swaplane.format.SafeXml;
 import org.swaplane.format.Source;
+import org.swaplane.format.table.WorkbookRows;
 import org.swaplane.task.CannotProceedException;
 
 /** Reads term lists as they are: TBX, delimited text, and workbooks, told apart by content. */
@@ -23,7 +24,13 @@ public final class TermListReader {
         Head head = Head.of(source);
         TermList list;
         if (head.isZip()) {
-            list = new TermList(source.name(), WorkbookTerms.read(source));
+            list = new TermList(
+                    source.name(),
+                    TermTable.entries(WorkbookRows.read(source).stream()
+                            .limit(1)
+                            .flatMap(sheet -> sheet.rows().stream())
+                            .map(WorkbookRows.Line::cells)
+                            .toList()));
         } else if (head.text().stripLeading().startsWith("<")) {
             try (InputStream in = source.open()) {
                 list = new TermList(source.name(), Tbx.read(in));

@@ -16,16 +16,12 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
-import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
-import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
-import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.Segment;
-import org.swaplane.document.State;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
@@ -110,20 +106,9 @@ public final class DelimitedText {
             }
             return;
         }
-        Content source = TagNotation.readSource(row.get(columns.source()));
-        Content target = TagNotation.read(row.get(columns.target()), source).content();
         String note = columns.note() >= 0 && columns.note() < row.size() ? row.get(columns.note()) : "";
         String key = String.valueOf(row.getRecordNumber());
-        segments.add(new Segment(
-                key,
-                0,
-                key,
-                source,
-                target,
-                target.isEmpty() ? State.INITIAL : State.TRANSLATED,
-                "",
-                Lock.NONE,
-                note.isBlank() ? About.NOTHING : About.ofNotes(List.of(new Note(note, "")))));
+        segments.add(PairSegment.of(key, 0, row.get(columns.source()), row.get(columns.target()), note));
     }
 
     /** The one of tab, semicolon and comma that the first line has most of. */
