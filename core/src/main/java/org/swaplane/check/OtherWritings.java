@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.swaplane.number.MonthNames;
 import org.swaplane.number.ReadNumber;
 import org.swaplane.number.RomanNumerals;
@@ -23,6 +24,7 @@ final class OtherWritings {
     /** How words begin that stand before a version. */
     private static final Pattern VERSION = Pattern.compile("vers|rele|revi|buil|firm|wers|верс|v");
 
+    private static final Pattern CODE = Pattern.compile("\\p{Nd}+");
     private static final int LONG_NUMBER = 7;
 
     private final Side source;
@@ -184,7 +186,10 @@ final class OtherWritings {
     /** Telephone numbers and the like: all that is left are the same digits in other groups. */
     private void settleSameDigits() {
         String one = digits(source);
-        if (one.length() >= LONG_NUMBER && one.equals(digits(target))) {
+        // Marks between digits would say what they are worth.
+        boolean codes = Stream.concat(source.left().stream(), target.left().stream())
+                .allMatch(each -> CODE.matcher(each.written()).matches());
+        if (codes && one.length() >= LONG_NUMBER && one.equals(digits(target))) {
             source.left().clear();
             target.left().clear();
         }

@@ -209,6 +209,26 @@ class JourneyTest extends ApplicationTest {
     }
 
     @Test
+    void aFileIsSavedWhereTheUserWantsItAndTheWholeLaneIsCheckedAsOne() throws Exception {
+        takeIn();
+        Path saved = folder.resolve("elsewhere.xlf");
+        interact(() -> session.editing()
+                .fix(session.checking().open().stream()
+                        .filter(each -> each.suggestion().isPresent())
+                        .findFirst()
+                        .orElseThrow()));
+        assertThat(session.saving().isSaved(track())).isFalse();
+
+        interact(() -> session.saving().save(saved));
+        waitUntil(() -> session.saving().isSaved(track()));
+        assertThat(saved).content().contains("um 14:05 Uhr an Pier 3");
+
+        int open = session.checking().open().size();
+        interact(() -> session.checking().checkAll());
+        waitUntil(() -> session.checking().countElsewhere(track()) == open);
+    }
+
+    @Test
     void typingUndoAndTagsWorkFromTheKeyboard() throws Exception {
         takeIn();
         push(KeyCode.ALT, KeyCode.DIGIT4);
