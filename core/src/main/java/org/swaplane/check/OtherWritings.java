@@ -62,7 +62,7 @@ final class OtherWritings {
             Side other = turned ? source : target;
             one.left().removeIf(number -> isDateInPieces(number, other) || isTimeInPieces(number, other));
             one.left().removeIf(number -> isJoined(number, other) || isQuotient(number, other));
-            one.left().removeIf(number -> isMonth(number, other) || isRoman(number, other));
+            one.left().removeIf(number -> isMonth(number, one, other) || isRoman(number, other));
             one.left().removeIf(number -> SpelledNumber.isIn(other.text(), value(number), other.language()));
             one.left().removeIf(number -> isHalfSaid(number, other));
         }
@@ -168,8 +168,12 @@ final class OtherWritings {
         return false;
     }
 
-    private static boolean isMonth(ReadNumber number, Side other) {
-        return value(number).matches("[1-9]|1[0-2]")
+    /** '4\u6708' against the name of the month; a number without the word for 'month' could be anything. */
+    private static boolean isMonth(ReadNumber number, Side one, Side other) {
+        boolean said = number.end() < one.text().length()
+                && "\u6708\uC6D4".indexOf(one.text().charAt(number.end())) >= 0;
+        return said
+                && value(number).matches("[1-9]|1[0-2]")
                 && MonthNames.of(other.language()).isIn(other.text(), Integer.parseInt(value(number)));
     }
 
