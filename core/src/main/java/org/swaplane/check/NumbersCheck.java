@@ -38,7 +38,7 @@ final class NumbersCheck implements Check {
         List<ReadNumber> added = new ArrayList<>();
         for (ReadNumber number : read(segment.targetText(), segment.targetLanguage())) {
             missing.stream()
-                    .filter(number::agreesWith)
+                    .filter(each -> isSame(each, number, segment))
                     .findFirst()
                     .ifPresentOrElse(missing::remove, () -> added.add(number));
         }
@@ -53,9 +53,24 @@ final class NumbersCheck implements Check {
     }
 
     private List<ReadNumber> read(String plain, String language) {
-        String text = placeholders.mask(plain, '\uFFFC');
-        return new ArrayList<>(
-                readers.computeIfAbsent(language, NumberReader::new).read(text));
+        return new ArrayList<>(reader(language).read(placeholders.mask(plain, '\uFFFC')));
+    }
+
+    private NumberReader reader(String language) {
+        return readers.computeIfAbsent(language, NumberReader::new);
+    }
+
+    private boolean isSame(ReadNumber source, ReadNumber target, CheckedSegment segment) {
+        if (OtherWritings.isVersion(segment.sourceText(), source)) {
+            return source.written().equals(target.written());
+        }
+        if (source.values().isEmpty()) {
+            // An author who writes numbers as another language does; perhaps as that of the target.
+            List<ReadNumber> again = reader(segment.targetLanguage()).read(source.written());
+            return source.written().equals(target.written())
+                    || again.size() == 1 && again.get(0).agreesWith(target);
+        }
+        return source.agreesWith(target);
     }
 
     private List<Finding> findings(CheckedSegment segment, List<ReadNumber> missing, List<ReadNumber> added) {

@@ -7,9 +7,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.swaplane.number.DayPeriods;
 import org.swaplane.number.MonthNames;
 import org.swaplane.number.ReadNumber;
 import org.swaplane.number.RomanNumerals;
@@ -25,6 +27,16 @@ final class OtherWritings {
     private static final Pattern VERSION = Pattern.compile("vers|rele|revi|buil|firm|wers|верс|v");
 
     private static final Pattern CODE = Pattern.compile("\\p{Nd}+");
+    private static final Pattern AFTERNOON = Pattern.compile("(1[2-9]|2[0-3])((?::\\d{2})?)");
+    /** What counts one thing, or none, in English. */
+    private static final Pattern ONE = Pattern.compile("(?i)\\b(?:an?|any|each|every|no|only)\\b");
+
+    private static final Pattern RATIO = Pattern.compile("(\\d+):(\\d)");
+    /** A half, thirty minutes, and either of them behind a whole number. */
+    private static final Pattern WITH_HALF = Pattern.compile("0?\\.5|30|([1-9]\\d?)(?:\\.5|:30)");
+    /** Digits that are either a thousand or a fraction. */
+    private static final Pattern GROUPED = Pattern.compile("\\d{1,3}(?:[.,]\\d{3})+");
+
     private static final int LONG_NUMBER = 7;
 
     private final Side source;
@@ -61,13 +73,16 @@ final class OtherWritings {
             Side one = turned ? target : source;
             Side other = turned ? source : target;
             one.left().removeIf(number -> isDateInPieces(number, other) || isTimeInPieces(number, other));
+            one.left().removeIf(number -> isAfternoon(number, other));
             one.left().removeIf(number -> isJoined(number, other) || isQuotient(number, other));
+            one.left().removeIf(number -> isRatio(number, other) || isDiscount(number, one, other));
+            one.left().removeIf(number -> isWithHalf(number, other));
             one.left().removeIf(number -> isMonth(number, one, other) || isRoman(number, other));
             one.left().removeIf(number -> SpelledNumber.isIn(other.text(), value(number), other.language()));
             one.left().removeIf(number -> isHalfSaid(number, other));
         }
         settleSameDigits();
-        target.left().removeIf(number -> isPerItself(number));
+        target.left().removeIf(number -> isPerItself(number) || isArticle(number));
     }
 
     /** Its only value; empty where it can mean several things. */
@@ -168,13 +183,99 @@ final class OtherWritings {
         return false;
     }
 
+    /** '14:30' against 2:30 where a word says that it is after noon, and 18 against 6. */
+    private static boolean isAfternoon(ReadNumber number, Side other) {
+        Optional<ReadNumber> half = number.values().stream()
+                .map(OtherWritings::halfDay)
+                .flatMap(value -> other.find(value).stream())
+                .findFirst();
+        if (half.isEmpty() || !DayPeriods.of(other.language()).sayAfternoon(other.text())) {
+            return false;
+        }
+        other.left().remove(half.get());
+        return true;
+    }
+
+    /** The same hour of a clock with twelve; empty for what is no hour after noon. */
+    private static String halfDay(String value) {
+        Matcher hour = AFTERNOON.matcher(value);
+        if (!hour.matches()) {
+            return "";
+        }
+        int shown = Integer.parseInt(hour.group(1)) % 12;
+        return (shown == 0 ? 12 : shown) + hour.group(2);
+    }
+
+    /** '3:1' against 3 and 1. */
+    private static boolean isRatio(ReadNumber number, Side other) {
+        Matcher ratio = RATIO.matcher(value(number));
+        if (!ratio.matches()) {
+            return false;
+        }
+        for (int i = 0; i + 1 < other.left().size(); i++) {
+            if (other.left().get(i).values().contains(ratio.group(1))
+                    && other.left().get(i + 1).values().contains(ratio.group(2))) {
+                other.left().subList(i, i + 2).clear();
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** '8\u6298', eight tenths of a price, against a discount of 20. */
+    private static boolean isDiscount(ReadNumber number, Side one, Side other) {
+        boolean said = number.end() < one.text().length() && one.text().charAt(number.end()) == '\u6298';
+        String tenths = value(number);
+        if (!said || !tenths.matches("\\d(?:\\.\\d)?|\\d{2}")) {
+            return false;
+        }
+        BigDecimal paid = new BigDecimal(tenths).scaleByPowerOfTen(tenths.matches("\\d{2}") ? 0 : 1);
+        Optional<ReadNumber> discount = other.find(
+                new BigDecimal(100).subtract(paid).stripTrailingZeros().toPlainString());
+        discount.ifPresent(other.left()::remove);
+        return discount.isPresent();
+    }
+
+    /** '2.5' against 2 and a word for the half; '8:30' likewise, in some languages as the half of the ninth hour. */
+    private static boolean isWithHalf(ReadNumber number, Side other) {
+        if (!SpelledNumber.saysHalf(other.text(), other.language())) {
+            return false;
+        }
+        for (String value : number.values()) {
+            Matcher half = WITH_HALF.matcher(value);
+            if (!half.matches()) {
+                continue;
+            }
+            if (half.group(1) == null) {
+                return true;
+            }
+            int whole = Integer.parseInt(half.group(1));
+            Set<Integer> wholes = new TreeSet<>(Set.of(whole));
+            if (value.contains(":")) {
+                wholes.addAll(List.of(whole % 12, whole + 1, whole % 12 + 1));
+            }
+            Optional<ReadNumber> beside = wholes.stream()
+                    .flatMap(each -> other.find(String.valueOf(each)).stream())
+                    .findFirst();
+            beside.ifPresent(other.left()::remove);
+            boolean said = wholes.stream()
+                    .anyMatch(each ->
+                            each == 0 || SpelledNumber.isIn(other.text(), String.valueOf(each), other.language()));
+            if (beside.isPresent() || said) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** '4\u6708' against the name of the month; a number without the word for 'month' could be anything. */
     private static boolean isMonth(ReadNumber number, Side one, Side other) {
-        boolean said = number.end() < one.text().length()
-                && "\u6708\uC6D4".indexOf(one.text().charAt(number.end())) >= 0;
-        return said
-                && value(number).matches("[1-9]|1[0-2]")
-                && MonthNames.of(other.language()).isIn(other.text(), Integer.parseInt(value(number)));
+        String month = value(number);
+        return month.matches("[1-9]|1[0-2]")
+                && Pattern.compile("(?<!\\p{Nd})0?" + month + "[\u6708\uC6D4]")
+                        .matcher(one.text())
+                        .find()
+                && MonthNames.of(other.language()).isIn(other.text(), Integer.parseInt(month));
     }
 
     private static boolean isRoman(ReadNumber number, Side other) {
@@ -217,7 +318,9 @@ final class OtherWritings {
                     .filter(each -> number.written().matches("\\d+\\.0")
                             || VERSION.matcher(before).matches()
                             || isAttached(source.text(), number) && isAttached(target.text(), each)
-                            || !before.isEmpty() && before.equals(wordBefore(target.text(), each.start())))
+                            || !before.isEmpty()
+                                    && !GROUPED.matcher(number.written()).matches()
+                                    && before.equals(wordBefore(target.text(), each.start())))
                     .findFirst()
                     .ifPresent(each -> {
                         source.left().remove(number);
@@ -232,11 +335,26 @@ final class OtherWritings {
         return before || after;
     }
 
+    /** Whether a number is that of a version, which is no value: '2.10' is not '2.1'. */
+    static boolean isVersion(String text, ReadNumber number) {
+        return number.written().indexOf('.') > 0
+                && VERSION.matcher(wordBefore(text, number.start())).matches();
+    }
+
     /** The begin of the word right before a number, small. */
     private static String wordBefore(String text, int at) {
         Matcher word =
                 Pattern.compile("(\\p{L}{1,4})\\p{L}*[\\s\u00A0-]?$").matcher(text.substring(Math.max(0, at - 40), at));
         return word.find() ? word.group(1).toLowerCase(java.util.Locale.ROOT) : "";
+    }
+
+    /** '1\u3064' for 'a', where the target's language counts with a word and has no articles. */
+    private boolean isArticle(ReadNumber number) {
+        return value(number).equals("1")
+                && Language.of(target.language()).isOneOf("zh", "ja", "ko")
+                && number.end() < target.text().length()
+                && Character.isLetter(target.text().charAt(number.end()))
+                && ONE.matcher(source.text()).find();
     }
 
     /** '24 h/24': a number that stands behind a stroke once more. */

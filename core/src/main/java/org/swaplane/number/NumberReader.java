@@ -20,12 +20,18 @@ public final class NumberReader {
             "\\p{Nd}+(?:(?:[.,\u066B\u066C:\u2236/'\u2019\u00A0\u202F\u2009 -]|[hH](?=\\p{Nd}{2}))\\p{Nd}+)*+"
                     + FRACTION + "?|" + FRACTION);
     private static final Pattern DOTTED_CLOCK = Pattern.compile("([01]?\\d|2[0-4])\\.([0-5]\\d)");
+    /** From here on the marks of Chinese and Japanese stand. */
+    private static final char FIRST_WIDE = '\u3000';
+
     private static final char FIRST_OTHER = '\u0080';
     private static final MathContext FRACTION_DIGITS = new MathContext(4);
     private static final Pattern PLAIN = Pattern.compile("-?\\d+(?:\\.\\d+)?");
     private static final Pattern ENUMERATION = Pattern.compile("\\d+(?:,\\d+){2,}");
     private static final Pattern GROUPED =
             Pattern.compile("\\d{1,3}(?:(\\D)\\d{3})(?:\\1\\d{3})*+|\\d{1,2}(?:(\\D)\\d{2})(?:\\2\\d{2})*\\2\\d{3}");
+    /** What is no time, such as '3:1' and '9001:2015'. */
+    private static final Pattern RATIO = Pattern.compile("\\d{1,5}:\\d{1,4}");
+
     private static final Pattern DATE = Pattern.compile("(\\d{1,4})([./-])(\\d{1,2})\\2(\\d{1,4})");
     private static final Pattern CLOCK = Pattern.compile("(\\d{1,2})([:.hH])(\\d{2})(?:[:.](\\d{2}))?");
     private static final Pattern HALF_DAY =
@@ -82,6 +88,10 @@ public final class NumberReader {
             result.add(dateOrTime);
             return;
         }
+        if (RATIO.matcher(digits).matches()) {
+            result.add(number(text, start, end, Set.of(digits)));
+            return;
+        }
         if (ENUMERATION.matcher(digits).matches() && !isGrouped(digits)) {
             int at = start;
             for (String each : digits.split(",")) {
@@ -112,9 +122,12 @@ public final class NumberReader {
                                 .toPlainString()))
                         .collect(Collectors.toSet());
         ReadNumber before = result.isEmpty() ? null : result.get(result.size() - 1);
-        boolean goesOn =
-                before != null && before.end() == signed && before.values().size() == 1 && scaled.size() == 1;
-        if (goesOn && scales.areAttached()) {
+        boolean goesOn = before != null
+                && scales.areAttached()
+                && goesOn(text, before, signed)
+                && before.values().size() == 1
+                && scaled.size() == 1;
+        if (goesOn) {
             String sum = new BigDecimal(before.values().iterator().next())
                     .add(new BigDecimal(scaled.iterator().next()))
                     .toPlainString();
@@ -122,6 +135,14 @@ public final class NumberReader {
         } else {
             result.add(number(text, signed, scale.end(), scaled));
         }
+    }
+
+    /** Right behind a number and its word, or in Korean behind a blank. */
+    private boolean goesOn(String text, ReadNumber before, int start) {
+        boolean blank = notation.locale().getLanguage().equals("ko")
+                && start == before.end() + 1
+                && text.charAt(before.end()) == ' ';
+        return !Character.isDigit(text.charAt(before.end() - 1)) && (start == before.end() || blank);
     }
 
     private static ReadNumber number(String text, int start, int end, Set<String> values) {
@@ -247,9 +268,13 @@ public final class NumberReader {
 
     /** Where two numbers only look like one: at a mark that neither groups digits nor separates decimals; 0 for nowhere. */
     private int firstCut(String digits) {
+        int range = digits.indexOf('-');
+        if (range > 0) {
+            return range;
+        }
         for (int i = 1; i < digits.length(); i++) {
             char c = digits.charAt(i);
-            boolean separates = "/-:hH".indexOf(c) >= 0
+            boolean separates = "/:hH".indexOf(c) >= 0
                     || (Notation.isBlank(c) || Notation.isApostrophe(c)) && !isGrouped(wholePart(digits))
                     || c == ',' && notation.decimal() != ',' && notation.grouping() != ',';
             if (separates) {
@@ -280,11 +305,15 @@ public final class NumberReader {
         if (start == 0 || "-\u2212".indexOf(text.charAt(start - 1)) < 0) {
             return start;
         }
-        boolean free = start == 1
-                || Character.isWhitespace(text.charAt(start - 2))
-                || Character.isSpaceChar(text.charAt(start - 2))
-                || "([{".indexOf(text.charAt(start - 2)) >= 0;
-        return free ? start - 1 : start;
+        return start == 1 || isFree(text.charAt(start - 2)) ? start - 1 : start;
+    }
+
+    /** Whether a sign may stand behind this character, and not a hyphen. */
+    private static boolean isFree(char before) {
+        return Character.isWhitespace(before)
+                || Character.isSpaceChar(before)
+                || before >= FIRST_WIDE && !Character.isLetterOrDigit(before)
+                || "([{=<>\u2264\u2265".indexOf(before) >= 0;
     }
 
     private Set<String> numberValues(String digits, String sign) {

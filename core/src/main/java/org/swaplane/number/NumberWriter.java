@@ -31,7 +31,7 @@ public final class NumberWriter {
 
     private Optional<String> number(ReadNumber right) {
         String value = right.values().iterator().next();
-        if (value.startsWith("#")) {
+        if (value.startsWith("#") || value.contains(":")) {
             return Optional.of(right.written());
         }
         int fraction = 0;

@@ -37,7 +37,7 @@ public final class Placeholders {
                     "printf",
                     "%1$s",
                     '%',
-                    "%(?:%|(?:\\d+\\$)?[-+#0]*\\d*(?:\\.\\d+)?(?:hh|h|ll|l|z|j|t)?[@sdiufFeEgGxXoc](?!\\p{IsLatin}))"),
+                    "%(?:%|(?:\\d+\\$)?[-+#0I]*\\d*(?:\\.\\d+)?(?:hh|h|ll|l|z|j|t)?[@sdiufFeEgGxXoc](?!\\p{IsLatin}))"),
             new Kind("entity", "&amp;", '&', "&(?:#\\d+|#x[0-9A-Fa-f]+|[a-zA-Z][a-zA-Z0-9]*);"),
             new Kind("element", "<b>", '<', ELEMENT));
 

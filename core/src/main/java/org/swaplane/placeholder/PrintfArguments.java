@@ -8,7 +8,7 @@ import java.util.regex.Pattern;
 /** Which argument each printf conversion takes: {@code %s} the next one, {@code %2$s} the second (IEEE Std 1003.1, fprintf). */
 public final class PrintfArguments {
     private static final Pattern CONVERSION =
-            Pattern.compile("%(?:(\\d+)\\$)?([-+#0]*)([\\d.*]*)(\\p{Alpha}*[@\\p{Alpha}])");
+            Pattern.compile("%(?:(\\d+)\\$)?([-+#0I]*)([\\d.*]*)(\\p{Alpha}*[@\\p{Alpha}])");
 
     private PrintfArguments() {}
 

@@ -1,0 +1,33 @@
+package org.swaplane.check;
+
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Properties;
+import java.util.Set;
+
+/** Words that count without being spelled numbers, such as 'twice', 'none' and 'half', by language. */
+final class CountingWords {
+    private static final Properties WORDS = read();
+
+    private CountingWords() {}
+
+    private static Properties read() {
+        Properties words = new Properties();
+        try (Reader in = new InputStreamReader(
+                CountingWords.class.getResourceAsStream("counting-words.properties"), StandardCharsets.UTF_8)) {
+            words.load(in);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return words;
+    }
+
+    /** @param number in digits, or {@code half} */
+    static Set<String> of(String language, String number) {
+        String words = WORDS.getProperty(language + '.' + number, "");
+        return words.isEmpty() ? Set.of() : Set.of(words.split(" "));
+    }
+}
