@@ -35,7 +35,9 @@ final class CapitalCheck extends TextCheck {
         String word = target.group(1);
         // A name that begins small, such as that of a program, begins so everywhere.
         boolean name = word.substring(1).chars().anyMatch(Character::isUpperCase)
-                || texts.source().contains(word);
+                || Pattern.compile("(?<!\\p{L})" + Pattern.quote(word) + "(?!\\p{L})")
+                        .matcher(texts.source())
+                        .find();
         // A placeholder before it, or a tag that shows something, begins the sentence.
         boolean begins = !startsWithStandalone(texts.segment().target(), target.start(1));
         if (!begins

@@ -20,14 +20,18 @@ import org.swaplane.content.Content;
 
 /** Characters that nobody meant: broken encodings, control characters, a word of two scripts, another normal form than usual. */
 final class CharactersCheck extends TextCheck {
+    /** A second byte read so; without those that stand for marks that can follow a letter. */
+    private static final String SECOND = "[\\u0080-\\u009F¡-©¬-±´-¶¸¼-¿€‚ƒ„†‡ˆ‰Š‹ŒŽ•˜™š›œžŸ]";
+
     /** What UTF-8 looks like when it was read as a western encoding. */
     private static final Pattern MOJIBAKE =
-            Pattern.compile("[ÃÂÐÑ][\\u0080-\\u00BF€‚ƒ„…†‡ˆ‰Š‹ŒŽ‘’“”•–—˜™š›œžŸ]|â€[™œž¦“”˜]|ï»¿");
+            Pattern.compile("[ÃÂÐÑ][\\u0080-\\u00BF€‚ƒ„…†‡ˆ‰Š‹ŒŽ‘’“”•–—˜™š›œžŸ]|â€[™œž¦“”˜]|ï»¿" + "|[ÄÅÎÏØÙ×]" + SECOND
+                    + "|[à-í]" + SECOND + "{2}");
 
     private static final Pattern MIXED =
             Pattern.compile("(?<!\\p{L})(?=\\p{L}*\\p{IsLatin})(?=\\p{L}*[\\p{IsCyrillic}\\p{IsGreek}])\\p{L}{3,}");
 
-    private static final String BROKEN = "ÃÂÐÑâï";
+    private static final String BROKEN = "ÃÂÐÑÄÅÎÏØÙ×àáâãäåæçèéêëìíï";
     private static final char FIRST_OTHER = '\u0080';
     private static final char FIRST_COMBINING = '\u0300';
     private static final char FIRST_GREEK = '\u0370';

@@ -39,7 +39,18 @@ public record CheckMaterial(List<TermList> terms, Map<String, Dictionary> dictio
         }
         Map<String, Dictionary> dictionaries = new TreeMap<>();
         profile.dictionaries()
-                .forEach((language, name) -> dictionaries.put(language, Dictionary.read(folder.resolve(name))));
+                .forEach((language, name) -> dictionaries.put(language, dictionary(language, name, folder)));
         return new CheckMaterial(terms, dictionaries);
+    }
+
+    private static Dictionary dictionary(String language, String name, Path folder) {
+        if (!name.equals(Profile.SHIPPED)) {
+            return Dictionary.read(folder.resolve(name));
+        }
+        return Dictionary.shipped(language)
+                .orElseThrow(() -> new CannotProceedException(
+                        "dictionary for " + language,
+                        "none ships with the application",
+                        "name the .dic file of a Hunspell dictionary in the profile"));
     }
 }

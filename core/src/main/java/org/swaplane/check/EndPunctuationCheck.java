@@ -5,6 +5,7 @@ import static org.swaplane.wording.Wording.say;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.content.Text;
@@ -16,6 +17,10 @@ import org.swaplane.placeholder.Placeholders;
 final class EndPunctuationCheck extends TextCheck {
     private static final String CLOSING = "\"'”’»›)]}）】」』“‹«｣\u200B\u200E\u200F\u2069";
     private static final int FEWEST_WORDS = 3;
+    /** Single letters, digits, and letters without a vowel. */
+    private static final Pattern ABBREVIATION = Pattern.compile(
+            "(?i)(?:\\p{L}\\.)+|\\p{N}+\\.|[bcdfghjklmnpqrstvwxzбвгджзклмнпрстфхцчшщ]{1,4}\\.|(?:inc|co|ltd|corp)\\.");
+
     private static final Map<String, String> STOPS = Map.of(
             "zh", "。", "ja", "。", "hi", "।", "bn", "।", "ne", "।", "mr", ".", "hy", "։", "am", "።", "ur", "۔", "pa",
             "।");
@@ -131,8 +136,21 @@ final class EndPunctuationCheck extends TextCheck {
                 && texts.sourceLanguage().hasSpaces()) {
             return true;
         }
-        if (stops && endsWithAbbreviation(source == End.STOP ? texts.source() : texts.target())) {
+        boolean inSource = source == End.STOP;
+        if (stops
+                && endsWithAbbreviation(
+                        inSource ? texts.source() : texts.target(),
+                        inSource
+                                ? texts.segment().sourceLanguage()
+                                : texts.segment().targetLanguage())) {
             return true;
+        }
+        // Japanese and Korean sentences ask with a word, and announce a list with a sentence.
+        if (target == End.STOP && texts.targetLanguage().isOneOf("ja", "ko")) {
+            boolean asks = source == End.QUESTION && texts.target().matches("(?s).*か[。．.]\\W*");
+            if (asks || source == End.COLON) {
+                return true;
+            }
         }
         // Chinese, Japanese and Thai sentences can ask with a word and shout with none.
         boolean shouts =
@@ -140,10 +158,11 @@ final class EndPunctuationCheck extends TextCheck {
         return shouts && texts.targetLanguage().isOneOf("zh", "ja", "ko", "th", "de");
     }
 
-    private static boolean endsWithAbbreviation(String text) {
+    private static boolean endsWithAbbreviation(String text, String language) {
         String stripped = text.substring(0, last(text) + 1);
         String word = stripped.replaceAll("(?s).*[\\s(/,-]", "");
-        return word.matches("(?:\\p{L}{1,3}\\.)+|\\p{N}+\\.|\\p{Lu}\\p{L}{1,4}\\.");
+        return ABBREVIATION.matcher(word).matches()
+                || Abbreviations.of(language).contain(word);
     }
 
     private static boolean endsWithText(Content content) {

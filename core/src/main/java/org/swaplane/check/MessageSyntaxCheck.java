@@ -21,6 +21,8 @@ import org.swaplane.format.Message;
  * categories that its language needs (CLDR).
  */
 final class MessageSyntaxCheck extends TextCheck {
+    private static final double MANY = 1_000_000;
+
     MessageSyntaxCheck() {
         super("message-syntax");
     }
@@ -70,9 +72,8 @@ final class MessageSyntaxCheck extends TextCheck {
                     source.type() == ArgType.PLURAL ? PluralRules.PluralType.CARDINAL : PluralRules.PluralType.ORDINAL;
             ULocale locale = ULocale.forLanguageTag(texts.segment().targetLanguage());
             missing.addAll(PluralRules.forLocale(locale, kind).getKeywords());
-            // Categories that whole numbers never need are left out by many.
-            missing.removeIf(keyword -> !keyword.equals("other")
-                    && PluralRules.forLocale(locale, kind).getSamples(keyword) == null);
+            PluralRules rules = PluralRules.forLocale(locale, kind);
+            missing.removeIf(keyword -> !keyword.equals("other") && !isUsual(rules, keyword));
         }
         missing.removeAll(target.selectors());
         if (!missing.isEmpty()) {
@@ -80,6 +81,12 @@ final class MessageSyntaxCheck extends TextCheck {
             String words = say("check.message-syntax.variants", name, String.join(", ", missing));
             findings.add(error(texts, words, List.of(), all));
         }
+    }
+
+    /** Categories that whole numbers never need, or only from a million on, are left out by many. */
+    private static boolean isUsual(PluralRules rules, String keyword) {
+        return rules.getSamples(keyword) != null
+                && rules.getSamples(keyword).stream().anyMatch(number -> number < MANY);
     }
 
     /** By name; the same argument can occur in several variants, and counts once. */

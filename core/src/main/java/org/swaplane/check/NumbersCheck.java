@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
+import org.swaplane.format.Message;
 import org.swaplane.number.NumberReader;
 import org.swaplane.number.NumberWriter;
 import org.swaplane.number.ReadNumber;
@@ -47,6 +48,10 @@ final class NumbersCheck implements Check {
                     new OtherWritings.Side(segment.sourceText(), segment.sourceLanguage(), missing),
                     new OtherWritings.Side(segment.targetText(), segment.targetLanguage(), added));
         }
+        if (Message.mayHaveVariants(segment.sourceText())) {
+            missing.removeIf(NumbersCheck::isSelected);
+            added.removeIf(NumbersCheck::isSelected);
+        }
         List<Finding> findings = findings(segment, missing, added);
         findings.addAll(romans(segment));
         return findings;
@@ -54,6 +59,11 @@ final class NumbersCheck implements Check {
 
     private List<ReadNumber> read(String plain, String language) {
         return new ArrayList<>(reader(language).read(placeholders.mask(plain, '\uFFFC')));
+    }
+
+    /** A small number in a message may be that of a variant which only one of the languages has. */
+    private static boolean isSelected(ReadNumber number) {
+        return number.written().length() == 1;
     }
 
     private NumberReader reader(String language) {

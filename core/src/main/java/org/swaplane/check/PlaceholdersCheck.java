@@ -5,16 +5,29 @@ import static org.swaplane.wording.Wording.say;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import org.jsoup.parser.Parser;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
+import org.swaplane.format.Message;
 import org.swaplane.placeholder.Placeholders;
 import org.swaplane.placeholder.Placeholders.Found;
 import org.swaplane.placeholder.PrintfArguments;
 
 /** Placeholders of the source that the target lost or changed, and ones that only the target has; their order is free. */
 final class PlaceholdersCheck implements Check {
+    private static final Set<String> SYNTAX = Set.of("&", "<", ">");
+    private static final Set<Integer> FREE = Set.of(
+            (int) Character.SPACE_SEPARATOR,
+            (int) Character.FORMAT,
+            (int) Character.INITIAL_QUOTE_PUNCTUATION,
+            (int) Character.FINAL_QUOTE_PUNCTUATION,
+            (int) Character.DASH_PUNCTUATION,
+            (int) Character.OTHER_PUNCTUATION);
+
     private final Placeholders placeholders;
 
     PlaceholdersCheck(Placeholders placeholders) {
@@ -36,8 +49,14 @@ final class PlaceholdersCheck implements Check {
         if (source.isEmpty() && target.isEmpty()) {
             return List.of();
         }
+        if (Message.mayHaveVariants(segment.sourceText())) {
+            source = onceEach(source);
+            target = onceEach(target);
+        }
         List<Found> missing = without(source, target);
         List<Found> added = without(target, source);
+        missing.removeIf(each -> isWrittenOut(each, segment.targetText()));
+        added.removeIf(each -> isWrittenOut(each, segment.sourceText()));
         if (missing.size() == 1 && added.size() == 1) {
             return List.of(changed(segment, missing.get(0), added.get(0)));
         }
@@ -54,6 +73,30 @@ final class PlaceholdersCheck implements Check {
                 .forEach(found -> findings.add(
                         finding(segment, "check.placeholders.added", found, List.of(), List.of(span(found)))));
         return findings;
+    }
+
+    /** What the variants of a message have in common: languages have different numbers of them. Braces are for another check. */
+    private static List<Found> onceEach(List<Found> found) {
+        Set<String> seen = new HashSet<>();
+        return found.stream()
+                .filter(each -> !each.written().startsWith("{") && seen.add(each.written()))
+                .toList();
+    }
+
+    /**
+     * Whether an entity is a character that the other text has as it is, or that texts are free to have: a letter, a space, a quotation
+     * mark. One that protects a character of the syntax must not be left out where this character stands.
+     */
+    private static boolean isWrittenOut(Found found, String other) {
+        if (!found.written().startsWith("&")) {
+            return false;
+        }
+        String character = Parser.unescapeEntities(found.written(), true);
+        if (SYNTAX.contains(character)) {
+            return !other.contains(character);
+        }
+        int type = Character.getType(character.codePointAt(0));
+        return other.contains(character) || Character.isLetter(character.codePointAt(0)) || FREE.contains(type);
     }
 
     /** Elements that are written as text and close before they open, while those of the source do not. */

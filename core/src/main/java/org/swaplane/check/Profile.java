@@ -21,7 +21,7 @@ import org.swaplane.task.CannotProceedException;
  * @param growth how long a target may be
  * @param terms files with term lists, by name or path
  * @param keep texts that stay as they are in every language
- * @param dictionaries files of Hunspell dictionaries ({@code .dic}, the {@code .aff} beside it), by target language
+ * @param dictionaries files of Hunspell dictionaries ({@code .dic}, the {@code .aff} beside it), by target language; or {@link #SHIPPED}
  * @param patterns expressions of one's own
  */
 @JsonInclude(JsonInclude.Include.NON_EMPTY)
@@ -34,6 +34,9 @@ public record Profile(
         List<String> keep,
         Map<String, String> dictionaries,
         List<OwnPattern> patterns) {
+    /** Stands for the dictionary that comes with the application. */
+    public static final String SHIPPED = "shipped";
+
     public static final Profile DEFAULT = new Profile(null, null, null, null, null, null, null, null);
 
     private static final JsonMapper JSON = JsonMapper.builder()

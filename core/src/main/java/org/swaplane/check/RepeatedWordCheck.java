@@ -13,7 +13,7 @@ import org.swaplane.compare.Span;
 /** The same word twice in a row, where the source has no such thing and the language knows no doubling. */
 final class RepeatedWordCheck extends TextCheck {
     private static final Pattern TWICE = Pattern.compile(
-            "(?iu)(?<![\\p{L}\\p{M}\\p{N}'’-])(\\p{L}[\\p{L}\\p{M}]+)\\s+\\1(?![\\p{L}\\p{M}\\p{N}'’-])");
+            "(?iu)(?<![\\p{L}\\p{M}\\p{N}'’-])(\\p{L}[\\p{L}\\p{M}]+)(?:\\s|\\s?\\R\\s*)\\1(?![\\p{L}\\p{M}\\p{N}'’-])");
     /** Languages that hardly ever double a word; many others do, to say more or to join clauses. */
     private static final Set<String> WITHOUT_DOUBLING = Set.of(
             "en", "de", "fr", "es", "it", "pt", "nl", "sv", "da", "nb", "nn", "no", "is", "pl", "cs", "sk", "ru", "uk",

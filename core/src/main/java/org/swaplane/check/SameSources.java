@@ -32,6 +32,7 @@ final class SameSources {
                 .parallel()
                 .mapToLong(i -> key(segments.apply(i)))
                 .toArray();
+        tellFormsApart(keys, segments);
         Map<Long, Integer> firsts = new HashMap<>(size);
         Map<Long, List<Integer>> several = new HashMap<>();
         for (int i = 0; i < size; i++) {
@@ -44,6 +45,24 @@ final class SameSources {
         SameSources same = new SameSources();
         several.values().forEach(group -> group.forEach(index -> same.groups.put(index, List.copyOf(group))));
         return same;
+    }
+
+    /** Plural forms of one unit have the same source and different targets: each is only compared with the same form elsewhere. */
+    private static void tellFormsApart(long[] keys, IntFunction<CheckedSegment> segments) {
+        long before = 0;
+        for (int i = 1; i < keys.length; i++) {
+            long key = keys[i];
+            boolean form = key != 0
+                    && key == before
+                    && segments.apply(i)
+                            .segment()
+                            .unit()
+                            .equals(segments.apply(i - 1).segment().unit());
+            if (form) {
+                keys[i] = 31 * keys[i - 1] + 1;
+            }
+            before = key;
+        }
     }
 
     /** What the same sources have in common, for one target language; 0 where there is nothing to translate. */
@@ -90,12 +109,12 @@ final class SameSources {
                 .findFirst()
                 .orElseThrow()
                 .getKey();
-        String words = say("check.inconsistent-target", usual.plainText());
         for (int each : group) {
             CheckedSegment segment = segments.apply(each);
             String target = segment.targetText();
             if (!segment.segment().locked() && !target.isBlank() && !usual.sameAs(segment.target())) {
                 List<Span> all = List.of(new Span(0, target.length()));
+                String words = say("check.inconsistent-target", TagNotation.write(usual, segment.source()));
                 findings.put(each, Finding.in(segment, ID, Severity.WARNING, words, List.of(), all, Optional.empty()));
             }
         }

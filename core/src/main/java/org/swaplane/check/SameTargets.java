@@ -106,7 +106,8 @@ final class SameTargets {
         if (usual.contains(index)) {
             return Optional.empty();
         }
-        String other = segments.apply(usual.get(0)).source().plainText();
+        Content source = segments.apply(usual.get(0)).source();
+        String other = TagNotation.write(source, source);
         List<Span> all = List.of(new Span(0, here.source().plainText().length()));
         return Optional.of(Finding.in(
                 here, ID, Severity.WARNING, say("check.inconsistent-source", other), all, List.of(), Optional.empty()));

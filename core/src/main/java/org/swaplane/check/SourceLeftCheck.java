@@ -61,7 +61,7 @@ final class SourceLeftCheck extends TextCheck {
         for (int first = 0; first + row <= places.size(); first++) {
             int last = first + row - 1;
             int at = found(texts, source, places, first, last);
-            if (at < 0 || small(source, places, first, last) < row - 1) {
+            if (at < 0 || small(source, places, first, last) < row - 1 || !isRow(source, places, first, last)) {
                 continue;
             }
             while (last + 1 < places.size() && found(texts, source, places, first, last + 1) >= 0) {
@@ -83,6 +83,18 @@ final class SourceLeftCheck extends TextCheck {
         return texts.target()
                 .indexOf(source.substring(
                         places.get(first).start(), places.get(last).end()));
+    }
+
+    /** Whether blanks part the words, as in a sentence and not in a command. */
+    private static boolean isRow(String source, List<Span> places, int first, int last) {
+        for (int i = first; i < last; i++) {
+            String between =
+                    source.substring(places.get(i).end(), places.get(i + 1).start());
+            if (between.chars().noneMatch(Character::isWhitespace)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** How many of these words begin with a small letter; names do not. */

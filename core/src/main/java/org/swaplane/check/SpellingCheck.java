@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
 import org.swaplane.placeholder.Addresses;
 import org.swaplane.placeholder.Placeholders;
@@ -17,6 +18,8 @@ import org.swaplane.spelling.Dictionary;
 
 /** Words of the target that its dictionary does not know; names, codes and what the source has as well are no such words. */
 final class SpellingCheck extends TextCheck {
+    private static final Pattern ELISION = Pattern.compile("\\p{L}{1,2}'\\p{L}");
+
     private final Map<String, Dictionary> dictionaries;
     private final Placeholders placeholders;
     private final Set<String> kept;
@@ -36,7 +39,9 @@ final class SpellingCheck extends TextCheck {
         if (dictionary.isEmpty()) {
             return List.of();
         }
-        String text = Addresses.mask(placeholders.mask(texts.target(), ' '), ' ');
+        String text = Addresses.mask(placeholders.mask(texts.target(), ' '), ' ')
+                .replace('\u202F', ' ')
+                .replace('_', ' ');
         BreakIterator words = BreakIterator.getWordInstance(
                 ULocale.forLanguageTag(texts.segment().targetLanguage()));
         words.setText(text);
@@ -49,6 +54,7 @@ final class SpellingCheck extends TextCheck {
                     && isAsked(word, texts.source())
                     && !texts.hasTag(start + 1, end - 1)
                     && !knows(dictionary.get(), word)
+                    && !isAbbreviation(dictionary.get(), text, start, end)
                     && said.add(word)) {
                 findings.add(warning(texts, say("check.spelling", word), List.of(), List.of(new Span(start, end))));
             }
@@ -62,7 +68,7 @@ final class SpellingCheck extends TextCheck {
     }
 
     private boolean isAsked(String word, String source) {
-        boolean capitals = word.length() > 1 && word.chars().noneMatch(Character::isLowerCase);
+        boolean capitals = word.chars().skip(1).anyMatch(Character::isUpperCase);
         return word.length() > 1
                 && !capitals
                 && word.chars().noneMatch(Character::isDigit)
@@ -70,10 +76,16 @@ final class SpellingCheck extends TextCheck {
                 && !source.contains(word);
     }
 
-    /** A word with hyphens is known when its parts are. */
+    /** A word with hyphens or an article before an apostrophe is known when its parts are, or what is left of it. */
     private static boolean knows(Dictionary dictionary, String word) {
         return dictionary.knows(word)
                 || word.contains("-")
-                        && List.of(word.split("-")).stream().allMatch(part -> part.isEmpty() || dictionary.knows(part));
+                        && List.of(word.split("-")).stream().allMatch(part -> part.isEmpty() || dictionary.knows(part))
+                || ELISION.matcher(word).lookingAt() && dictionary.knows(word.substring(word.indexOf('\'') + 1));
+    }
+
+    /** Dictionaries have abbreviations with their stop. */
+    private static boolean isAbbreviation(Dictionary dictionary, String text, int start, int end) {
+        return end < text.length() && text.charAt(end) == '.' && dictionary.knows(text.substring(start, end + 1));
     }
 }

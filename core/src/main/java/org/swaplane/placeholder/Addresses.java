@@ -6,8 +6,8 @@ import java.util.regex.Pattern;
 
 /** Web and e-mail addresses in text, which nobody translates. */
 public final class Addresses {
-    private static final Pattern ADDRESS =
-            Pattern.compile("(?:https?://|www\\.)\\S+|[\\w.+-]+@[\\w-]+(?:\\.[\\w-]+)++");
+    private static final Pattern ADDRESS = Pattern.compile(
+            "(?:https?://|www\\.)[^\\s<>\"\u201C\u201D\u00AB\u00BB]+|[\\w.+-]+@[\\w-]+(?:\\.[\\w-]+)++");
 
     private Addresses() {}
 

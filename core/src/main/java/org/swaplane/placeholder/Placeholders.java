@@ -29,15 +29,20 @@ public final class Placeholders {
             new Kind("percent-brace", "%{name}", '%', "%\\{[\\p{L}_]\\w*\\}"),
             new Kind("percent-name", "%(name)s", '%', "%\\([\\p{L}_]\\w*\\)[a-zA-Z]"),
             new Kind("numbered-brace", "{0}", '{', "\\{\\d+(?:,\\s*[^{}]*)?\\}"),
+            new Kind(
+                    "formatted-brace",
+                    "{name, date}",
+                    '{',
+                    "\\{\\s*[\\p{L}_]\\w*\\s*,\\s*(?:number|date|time|spellout|ordinal|duration)\\s*(?:,[^{}]*)?\\}"),
             new Kind("dollar-name", "$name$", '$', "\\$[\\p{L}_]\\w*\\$"),
             new Kind("named-brace", "{name}", '{', "\\{[\\p{L}_][\\w.-]*\\}"),
-            // '5 % discount' is no conversion: a blank flag only counts right before digits or a letter without one
-            // after it.
+            // '5 % discount' and '5%discount' are no conversions; '%sB' is one.
             new Kind(
                     "printf",
                     "%1$s",
                     '%',
-                    "%(?:%|(?:\\d+\\$)?[-+#0I]*\\d*(?:\\.\\d+)?(?:hh|h|ll|l|z|j|t)?[@sdiufFeEgGxXoc](?!\\p{IsLatin}))"),
+                    "%(?:%|(?:\\d+\\$)?[-+#0I]*\\d*(?:\\.\\d+)?(?:hh|h|ll|l|z|j|t)?[@sdiufFeEgGxXoc](?!\\p{IsLatin})"
+                            + "|(?<!\\p{N}%)(?:\\d+\\$)?(?:hh|h|ll|l|z|j|t)?[sdiuxX](?=\\p{IsLatin}))"),
             new Kind("entity", "&amp;", '&', "&(?:#\\d+|#x[0-9A-Fa-f]+|[a-zA-Z][a-zA-Z0-9]*);"),
             new Kind("element", "<b>", '<', ELEMENT));
 

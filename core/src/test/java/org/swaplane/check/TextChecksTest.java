@@ -3,11 +3,13 @@ package org.swaplane.check;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.swaplane.document.SegmentBuilder.aSegment;
 
-import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.swaplane.content.Content;
@@ -156,8 +158,13 @@ class TextChecksTest {
         "Pier <1/>, Kai <1/>|<1/> Kai|Kai <1/>, 1"
     })
     void theSameSourceIsTranslatedTheSame(String source, String targets, String found) {
-        List<CheckedSegment> segments = Arrays.stream(targets.split("\\|", -1))
-                .map(target -> aSegment().source(source).target(target).checked())
+        List<String> each = List.of(targets.split("\\|", -1));
+        List<CheckedSegment> segments = IntStream.range(0, each.size())
+                .mapToObj(i -> aSegment()
+                        .key("u" + i)
+                        .source(source)
+                        .target(each.get(i))
+                        .checked())
                 .toList();
 
         List<Finding> findings = CheckRun.ofAllChecks().run(segments.size(), segments::get, Progress.NONE);
@@ -168,7 +175,23 @@ class TextChecksTest {
                         .mapToObj(String::valueOf)
                         .collect(Collectors.joining(" ")))
                 .isEqualTo(found);
-        assertThat(findings.stream().filter(each -> each.check().equals("inconsistent-target")))
+        assertThat(findings.stream().filter(finding -> finding.check().equals("inconsistent-target")))
                 .hasSize(found.isEmpty() ? 0 : 1);
+    }
+
+    @Test
+    void pluralFormsOfOneUnitAreComparedWithTheSameFormsElsewhere() {
+        List<CheckedSegment> segments = Stream.of("u1 Kaja", "u1 Kajów", "u2 Kaja", "u2 Kajami")
+                .map(each -> each.split(" "))
+                .map(each -> aSegment()
+                        .key(each[0])
+                        .source("en", "Piers")
+                        .target("pl", each[1])
+                        .checked())
+                .toList();
+
+        Map<Integer, Finding> findings = SameSources.of(4, segments::get).findings(List.of(0, 1, 2, 3), segments::get);
+
+        assertThat(findings).containsOnlyKeys(3);
     }
 }
