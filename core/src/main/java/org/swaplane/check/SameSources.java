@@ -49,7 +49,7 @@ final class SameSources {
 
     /** Plural forms of one unit have the same source and different targets: each is only compared with the same form elsewhere. */
     private static void tellFormsApart(long[] keys, IntFunction<CheckedSegment> segments) {
-        long before = 0;
+        long before = keys.length == 0 ? 0 : keys[0];
         for (int i = 1; i < keys.length; i++) {
             long key = keys[i];
             boolean form = key != 0
