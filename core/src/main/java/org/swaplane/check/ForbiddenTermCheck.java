@@ -15,14 +15,15 @@ final class ForbiddenTermCheck extends TermsCheck {
 
     @Override
     void check(Texts texts, Term term, List<Span> source, List<Finding> findings) {
+        String language = texts.segment().targetLanguage();
         for (String forbidden : term.forbidden()) {
-            TermIndex.Found there = TermIndex.standing(forbidden, texts.target());
+            TermIndex.Found there = TermIndex.standing(forbidden, texts.target(), language);
             // 'boat' is forbidden, 'boat deck' is not.
             boolean within = there != null
                     && term.preferred().stream()
                             .anyMatch(each -> each.length() > forbidden.length()
                                     && each.contains(forbidden)
-                                    && TermIndex.standing(each, texts.target()) != null);
+                                    && TermIndex.standing(each, texts.target(), language) != null);
             if (there != null && !within) {
                 String written = texts.target().substring(there.start(), there.end());
                 String message = term.preferred().isEmpty()

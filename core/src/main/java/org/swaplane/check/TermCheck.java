@@ -16,7 +16,10 @@ final class TermCheck extends TermsCheck {
     @Override
     void check(Texts texts, Term term, List<Span> source, List<Finding> findings) {
         boolean asked = !source.isEmpty() && !term.preferred().isEmpty() && !term.isKept();
-        if (asked && term.preferred().stream().noneMatch(each -> TermIndex.isIn(each, texts.target()))) {
+        if (asked
+                && term.preferred().stream()
+                        .noneMatch(each -> TermIndex.isIn(
+                                each, texts.target(), texts.segment().targetLanguage()))) {
             String message = say("check.term", written(texts, source), String.join("\", \"", term.preferred()));
             findings.add(warning(texts, message, source, List.of()));
         }

@@ -45,6 +45,6 @@ final class Terms {
             list.between(source, target).forEach(term -> (term.source().isEmpty() ? alone : terms).add(term));
         }
         kept.forEach(text -> terms.add(new Term(text, List.of(text), List.of())));
-        return new Between(new TermIndex(terms), List.copyOf(alone));
+        return new Between(new TermIndex(terms, source), List.copyOf(alone));
     }
 }

@@ -41,6 +41,19 @@ public final class MonthNames {
     /** Whether the text names this month, 1 to 12. */
     public boolean isIn(String text, int month) {
         String small = text.toLowerCase(Locale.ROOT);
-        return names[month - 1].stream().anyMatch(small::contains);
+        return names[month - 1].stream().anyMatch(name -> beginsWord(small, name));
+    }
+
+    /** Names have endings in many languages; digits and ideographs before them belong to another word. */
+    private static boolean beginsWord(String text, String name) {
+        for (int at = text.indexOf(name); at >= 0; at = text.indexOf(name, at + 1)) {
+            if (at == 0
+                    || !Character.isLetter(text.charAt(at - 1))
+                    || Character.isIdeographic(text.charAt(at - 1))
+                    || !Character.isLetter(name.charAt(0))) {
+                return true;
+            }
+        }
+        return false;
     }
 }

@@ -39,14 +39,19 @@ public final class Dictionary {
      * takes up to a second. None for Switzerland, where \u00DF is not written.
      */
     public static Optional<Dictionary> shipped(String language) {
+        return shippedName(language).map(name -> SHIPPED.computeIfAbsent(name, Dictionary::readShipped));
+    }
+
+    public static boolean isShipped(String language) {
+        return shippedName(language).isPresent();
+    }
+
+    private static Optional<String> shippedName(String language) {
         ULocale locale = ULocale.addLikelySubtags(ULocale.forLanguageTag(language));
         boolean british = locale.getLanguage().equals("en") && !LIKE_AMERICAN.contains(locale.getCountry());
         String name = british ? "en-GB" : locale.getLanguage();
         boolean swiss = name.equals("de") && WITHOUT_SHARP_S.contains(locale.getCountry());
-        if (swiss || Dictionary.class.getResource(name + ".dic") == null) {
-            return Optional.empty();
-        }
-        return Optional.of(SHIPPED.computeIfAbsent(name, Dictionary::readShipped));
+        return Optional.of(name).filter(each -> !swiss && Dictionary.class.getResource(each + ".dic") != null);
     }
 
     private static Dictionary readShipped(String name) {

@@ -11,21 +11,16 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Finds the terms of a list in a text, word by word, also with other endings. Words are the same when they begin the same and what
- * follows is short: a list names one form, and languages have many.
+ * Finds the terms of a list in a text, word by word, also with other endings.
  */
 public final class TermIndex {
     private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{M}\\p{N}]+(?:['’-][\\p{L}\\p{M}\\p{N}]+)*");
-    /** Words up to this length may only have an ending added. */
-    private static final int SHORT = 4;
-
-    private static final int LONGEST_ENDING = 3;
-    private static final Pattern HAS_DIGIT = Pattern.compile("\\p{Nd}");
     private static final Pattern WITHOUT_SPACES = Pattern.compile(
             ".*[\\p{IsHan}\\p{IsHiragana}\\p{IsKatakana}\\p{IsThai}\\p{IsLao}\\p{IsKhmer}\\p{IsMyanmar}].*");
 
     private final Map<String, List<Entry>> byBegin = new HashMap<>();
     private final List<Entry> unspaced = new ArrayList<>();
+    private final Inflection inflection;
 
     private record Entry(Term term, List<String> words) {}
 
@@ -34,7 +29,9 @@ public final class TermIndex {
 
     private record Word(String folded, int start, int end) {}
 
-    public TermIndex(List<Term> terms) {
+    /** {@code language} is that of the sources of the terms. */
+    public TermIndex(List<Term> terms, String language) {
+        this.inflection = new Inflection(language);
         for (Term term : terms) {
             List<String> words = words(term.source()).stream().map(Word::folded).toList();
             if (WITHOUT_SPACES.matcher(term.source()).matches()) {
@@ -75,51 +72,33 @@ public final class TermIndex {
         return found;
     }
 
-    private static boolean standsAt(Entry entry, List<Word> words, int at) {
+    private boolean standsAt(Entry entry, List<Word> words, int at) {
         if (at + entry.words().size() > words.size()) {
             return false;
         }
         for (int i = 0; i < entry.words().size(); i++) {
-            if (!sameWord(entry.words().get(i), words.get(at + i).folded())) {
+            if (!inflection.isSame(entry.words().get(i), words.get(at + i).folded())) {
                 return false;
             }
         }
         return true;
     }
 
-    /** Whether one is the other with another ending. */
-    private static boolean sameWord(String term, String word) {
-        if (term.equals(word)
-                || HAS_DIGIT.matcher(term).find()
-                || HAS_DIGIT.matcher(word).find()) {
-            return term.equals(word);
-        }
-        int same = 0;
-        while (same < Math.min(term.length(), word.length()) && term.charAt(same) == word.charAt(same)) {
-            same++;
-        }
-        int least = term.length() <= SHORT ? term.length() : Math.max(SHORT, term.length() - 2);
-        int longest = term.length() <= SHORT ? 2 : LONGEST_ENDING;
-        return same >= least && word.length() - same <= longest;
-    }
-
     /** Where a wording of the target stands in a text, also with other endings, within a compound or with other words between. */
-    public static boolean isIn(String wording, String text) {
+    public static boolean isIn(String wording, String text, String language) {
         if (WITHOUT_SPACES.matcher(wording).matches()) {
             return text.contains(wording);
         }
-        String folded = fold(text);
-        return words(wording).stream().allMatch(word -> folded.contains(stem(word.folded())));
+        Inflection inflection = new Inflection(language);
+        List<Word> there = words(text);
+        return words(wording).stream()
+                .allMatch(word -> there.stream().anyMatch(each -> inflection.isIn(word.folded(), each.folded())));
     }
 
     /** Where a wording stands as words of its own; endings that are added are allowed. Null where it does not. */
-    public static Found standing(String wording, String text) {
-        List<Found> found = new TermIndex(List.of(new Term(wording, List.of(), List.of()))).find(text);
+    public static Found standing(String wording, String text, String language) {
+        List<Found> found = new TermIndex(List.of(new Term(wording, List.of(), List.of())), language).find(text);
         return found.isEmpty() ? null : found.get(0);
-    }
-
-    private static String stem(String word) {
-        return word.length() <= SHORT ? word : word.substring(0, Math.max(SHORT, word.length() - 2));
     }
 
     private static List<Word> words(String text) {

@@ -75,20 +75,41 @@ class TermListTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', nullValues = "-", textBlock = """
-            ferry       | Two ferries leave           | ferries
-            ferry pier  | At the Ferry Piers today    | Ferry Piers
-            deck        | On the decks                | decks
-            deck        | The decking is new          | -
-            fare        | A farm                      | -
-            pier 3      | Pier 4 is closed            | -
-            Hafen       | In den Häfen                | Häfen
-            桟橋          | 第3桟橋へ                      | 桟橋
+            en | ferry       | Two ferries leave           | ferries
+            en | ferry pier  | At the Ferry Piers today    | Ferry Piers
+            en | deck        | On the decks                | decks
+            en | deck        | The deckhand is new         | -
+            en | cabin       | A cabinet stands there      | -
+            en | fare        | A farm                      | -
+            en | pier 3      | Pier 4 is closed            | -
+            de | Hafen       | In den Häfen                | Häfen
+            de | Fahrt       | Vor der Abfahrt             | -
+            pl | prom        | Dwa promy                   | promy
+            ja | 桟橋          | 第3桟橋へ                      | 桟橋
             """)
-    void aTermIsFoundWithOtherEndings(String term, String text, String found) {
-        List<TermIndex.Found> all = new TermIndex(List.of(new Term(term, List.of(), List.of()))).find(text);
+    void aTermIsFoundWithOtherEndings(String language, String term, String text, String found) {
+        List<TermIndex.Found> all = new TermIndex(List.of(new Term(term, List.of(), List.of())), language).find(text);
 
         assertThat(all)
                 .extracting(each -> text.substring(each.start(), each.end()))
                 .isEqualTo(found == null ? List.of() : List.of(found));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            de | Fähre        | Die Fähren fahren ab       | true
+            de | Fähre        | Am Fährhafen               | true
+            de | Fähre        | Das Boot fährt ab          | false
+            de | Anleger      | Am Fähranleger 3           | true
+            de | obere Deck   | Auf dem oberen Deck        | true
+            de | obere Deck   | Auf dem unteren Deck       | false
+            fr | traversée    | Les traversées             | true
+            pl | przystań     | Na przystani               | true
+            en | ferry        | The ferries                | true
+            en | ferry        | Ferrous metal              | false
+            zh | 渡轮          | 乘坐渡轮                    | true
+            """)
+    void aWordingIsFoundInFormsAndCompounds(String language, String wording, String text, boolean found) {
+        assertThat(TermIndex.isIn(wording, text, language)).isEqualTo(found);
     }
 }

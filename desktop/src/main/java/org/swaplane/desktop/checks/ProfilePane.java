@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -26,6 +27,7 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.spelling.Dictionary;
 import org.swaplane.wording.Wording;
 
 /** Which checks the lane makes, and how. What is changed holds at once. */
@@ -44,6 +46,7 @@ final class ProfilePane extends ScrollPane {
     private final TextArea keep = new TextArea();
     private final VBox dictionaries = Parts.column();
     private final TextField language = number("dictionary-language");
+    private final Button shipped = Parts.button("use-shipped", "profile.use-shipped", this::useShipped);
     private final PatternsPane patterns;
     private boolean showing;
 
@@ -73,6 +76,7 @@ final class ProfilePane extends ScrollPane {
                     new Profile.Consistency(letterCase.isSelected(), tags.isSelected(), numbers.isSelected()))));
         }
         language.setPromptText(Strings.say("intake.language-example"));
+        language.textProperty().addListener((property, before, typed) -> shipped.setDisable(!isShipped(typed.strip())));
         setContent(Parts.styled(
                 new VBox(
                         Parts.row(
@@ -100,8 +104,9 @@ final class ProfilePane extends ScrollPane {
                         Parts.heading("profile.dictionaries"),
                         Parts.quiet(Strings.say("profile.dictionaries-explained")),
                         dictionaries,
-                        Parts.row(
+                        wrapped(
                                 language,
+                                shipped,
                                 Parts.button("add-dictionary", "profile.add-dictionary", this::addDictionary)),
                         patterns),
                 "profile"));
@@ -140,13 +145,19 @@ final class ProfilePane extends ScrollPane {
                 .getChildren()
                 .setAll(new TreeMap<>(profile.dictionaries())
                         .entrySet().stream()
-                                .map(each -> removable(each.getKey() + "   " + each.getValue(), all -> {
+                                .map(each -> removable(each.getKey() + "   " + called(each.getValue()), all -> {
                                     Map<String, String> left = new TreeMap<>(all.dictionaries());
                                     left.remove(each.getKey());
                                     return all.withDictionaries(left);
                                 }))
                                 .toList());
         patterns.show(profile.patterns());
+        if (language.getText().isEmpty()
+                && session.track() != null
+                && session.track().size() > 0) {
+            language.setText(session.targetLanguage(0));
+        }
+        shipped.setDisable(!isShipped(language.getText().strip()));
         showing = false;
     }
 
@@ -208,19 +219,31 @@ final class ProfilePane extends ScrollPane {
     }
 
     private void addDictionary() {
-        String code = language.getText().strip();
-        if (code.isEmpty()) {
+        if (language.getText().isBlank()) {
             language.requestFocus();
             return;
         }
-        picker.chooseFiles().stream()
-                .findFirst()
-                .map(Path::toString)
-                .ifPresent(file -> change(profile -> {
-                    Map<String, String> all = new TreeMap<>(profile.dictionaries());
-                    all.put(code, file);
-                    return profile.withDictionaries(all);
-                }));
+        picker.chooseFiles().stream().findFirst().map(Path::toString).ifPresent(this::spellBy);
+    }
+
+    private void useShipped() {
+        spellBy(Profile.SHIPPED);
+    }
+
+    private void spellBy(String dictionary) {
+        change(profile -> {
+            Map<String, String> all = new TreeMap<>(profile.dictionaries());
+            all.put(language.getText().strip(), dictionary);
+            return profile.withDictionaries(all);
+        });
+    }
+
+    private static boolean isShipped(String language) {
+        return !language.isEmpty() && Dictionary.isShipped(language);
+    }
+
+    private static String called(String dictionary) {
+        return dictionary.equals(Profile.SHIPPED) ? Strings.say("profile.shipped") : dictionary;
     }
 
     private void change(UnaryOperator<Profile> how) {

@@ -1,6 +1,5 @@
 package org.swaplane.desktop.session;
 
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -33,7 +32,10 @@ import org.swaplane.task.Progress;
 public final class Checking {
     private final LaneSession session;
     private final Map<Integer, List<Finding>> findings = new TreeMap<>();
-    private CheckRun checks;
+    private Profile profile;
+    /** Set by the work in the background that reads the files of the profile; whatever waits behind it checks by it. */
+    private volatile CheckRun checks;
+
     private Optional<DocumentCheck> document = Optional.empty();
     /** Asked for by many views after each change; null when it must be found out anew. */
     private List<Finding> open;
@@ -48,16 +50,29 @@ public final class Checking {
         readProfile();
     }
 
-    /** Reads the lane's profile and the files that it names anew. */
+    /** Takes the lane's profile as it is now; the files that it names are read before anything else is checked. */
     void readProfile() {
         try {
-            checks = session.lane().checks();
-        } catch (CannotProceedException | IOException e) {
-            // The other checks are made all the same.
-            checks = CheckRun.of(
-                    session.lane().profile().withTerms(List.of()).withDictionaries(Map.of()), CheckMaterial.NONE);
+            profile = session.lane().profile();
+        } catch (CannotProceedException e) {
+            profile = Profile.DEFAULT;
             session.say(Message.Tone.FAILED, e.getMessage());
         }
+        Profile asked = profile.withTerms(List.of()).withDictionaries(Map.of());
+        if (asked.equals(profile)) {
+            checks = CheckRun.of(profile, CheckMaterial.NONE);
+            return;
+        }
+        // What cannot be read is said; the other checks are made all the same.
+        session.background()
+                .run(
+                        Strings.say("task.profile"),
+                        progress -> {
+                            checks = CheckRun.of(asked, CheckMaterial.NONE);
+                            checks = session.lane().checks();
+                            return checks;
+                        },
+                        read -> {});
     }
 
     /** The checks as the profile has them. */
@@ -66,13 +81,13 @@ public final class Checking {
     }
 
     public Profile profile() {
-        return session.lane().profile();
+        return profile;
     }
 
     /** Makes this the lane's profile and checks everything by it. */
-    public void setProfile(Profile profile) {
-        if (!profile.equals(profile())) {
-            session.lane().setProfile(profile);
+    public void setProfile(Profile other) {
+        if (!other.equals(profile)) {
+            session.lane().setProfile(other);
             profileChanged();
         }
     }
@@ -82,26 +97,28 @@ public final class Checking {
         readProfile();
         everywhere = Map.of();
         if (session.track() != null) {
-            session.choose(session.track());
+            session.check(session.track());
         }
     }
 
     public void loadProfile(Path file) {
-        try {
-            setProfile(Profile.ofJson(file.getFileName().toString(), Files.readString(file)));
-        } catch (CannotProceedException | IOException e) {
-            session.failed(e);
-        }
+        session.background()
+                .run(
+                        Strings.say("task.profile"),
+                        progress -> Profile.ofJson(file.getFileName().toString(), Files.readString(file)),
+                        this::setProfile);
     }
 
     /** Copies a term list into the lane and checks terms by it. */
     public void addTerms(Path file) {
-        try {
-            session.lane().keepTermList(Source.of(file));
-            profileChanged();
-        } catch (CannotProceedException | IOException e) {
-            session.failed(e);
-        }
+        session.background()
+                .run(
+                        Strings.say("task.profile"),
+                        progress -> {
+                            session.lane().keepTermList(Source.of(file));
+                            return file;
+                        },
+                        kept -> profileChanged());
     }
 
     /** Finds what a pattern that is no part of the profile yet would find in the track in hand, up to so many. */
@@ -115,12 +132,15 @@ public final class Checking {
     }
 
     public void saveProfile(Path file) {
-        try {
-            NewFile.write(file, true, out -> out.write(profile().toJson().getBytes(StandardCharsets.UTF_8)));
-            session.say(Message.Tone.DONE, Strings.say("checks.profile-saved", file));
-        } catch (CannotProceedException | IOException e) {
-            session.failed(e);
-        }
+        byte[] json = profile.toJson().getBytes(StandardCharsets.UTF_8);
+        session.background()
+                .run(
+                        Strings.say("task.write", file.getFileName().toString()),
+                        progress -> {
+                            NewFile.write(file, true, out -> out.write(json));
+                            return file;
+                        },
+                        saved -> session.say(Message.Tone.DONE, Strings.say("checks.profile-saved", saved)));
     }
 
     void forget() {

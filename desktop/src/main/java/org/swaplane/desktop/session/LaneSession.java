@@ -197,6 +197,12 @@ public final class LaneSession {
         dryRuns.forget();
         checking.forget();
         words = new int[0];
+        check(chosen);
+        changed();
+    }
+
+    /** Counts the track in hand and checks it anew. */
+    void check(Track chosen) {
         background.run(
                 Strings.say("task.check", chosen.name()),
                 progress -> new Prepared(
@@ -212,7 +218,6 @@ public final class LaneSession {
                         changed();
                     }
                 });
-        changed();
     }
 
     /** Words of the source of a segment, 0 until they are counted. */
