@@ -32,18 +32,24 @@ final class TagsCheck implements Check {
         List<Tag> added = without(segment.target().tags(), segment.source().tags());
         List<Finding> findings = new ArrayList<>();
         if (!missing.isEmpty()) {
-            findings.add(finding(segment, "check.tags.missing", missing, withTags(segment, missing, added)));
+            findings.add(finding(
+                    segment,
+                    "check.tags.missing",
+                    missing,
+                    TagFixes.withMissing(segment.source(), segment.target(), missing, added)));
         }
         if (!added.isEmpty()) {
             Optional<Content> fix =
-                    missing.isEmpty() ? Optional.of(withoutTags(segment.target(), added)) : Optional.empty();
+                    missing.isEmpty() ? Optional.of(TagFixes.withoutAdded(segment.target(), added)) : Optional.empty();
             findings.add(finding(segment, "check.tags.added", added, fix));
         }
         if (findings.isEmpty() && !wellNested(segment.target()) && wellNested(segment.source())) {
-            findings.add(finding(segment, "check.tags.nesting", List.of(), Optional.empty()));
+            findings.add(finding(
+                    segment, "check.tags.nesting", List.of(), TagFixes.nested(segment.source(), segment.target())));
         }
         if (findings.isEmpty() && !inOrder(segment)) {
-            findings.add(finding(segment, "check.tags.order", List.of(), Optional.empty()));
+            Content ordered = TagFixes.ordered(segment.source(), segment.target());
+            findings.add(finding(segment, "check.tags.order", List.of(), Optional.of(ordered)));
         }
         if (findings.isEmpty()) {
             glued(segment).ifPresent(findings::add);
@@ -72,7 +78,7 @@ final class TagsCheck implements Check {
                             say("check.tags.glued", written(segment, tag)),
                             List.of(),
                             here,
-                            Optional.empty()));
+                            Optional.of(TagFixes.loosened(segment.target(), i))));
                 }
             }
             at += target.get(i).length();
@@ -147,43 +153,6 @@ final class TagsCheck implements Check {
         return identities;
     }
 
-    /** Certain only where every missing tag stands at the very begin or end of the source. */
-    private static Optional<Content> withTags(CheckedSegment segment, List<Tag> missing, List<Tag> added) {
-        if (!added.isEmpty()) {
-            return Optional.empty();
-        }
-        List<Run> source = segment.source().runs();
-        List<Run> before = new ArrayList<>();
-        List<Run> after = new ArrayList<>();
-        int first = 0;
-        while (first < source.size() && source.get(first) instanceof Tag tag) {
-            if (missing.contains(tag)) {
-                before.add(tag);
-            }
-            first++;
-        }
-        for (int last = source.size() - 1; last >= first && source.get(last) instanceof Tag tag; last--) {
-            if (missing.contains(tag)) {
-                after.add(0, tag);
-            }
-        }
-        if (before.size() + after.size() < missing.size()) {
-            return Optional.empty();
-        }
-        List<Run> result = new ArrayList<>(before);
-        result.addAll(segment.target().runs());
-        result.addAll(after);
-        return Optional.of(new Content(result));
-    }
-
-    private static Content withoutTags(Content target, List<Tag> added) {
-        List<Run> result = new ArrayList<>(target.runs());
-        for (Tag tag : added) {
-            result.remove(result.lastIndexOf(tag));
-        }
-        return new Content(result);
-    }
-
     /** Whether the tags that the file wants in their order (XLIFF 2.1, section 4.3.1, canReorder) stand in it. */
     private static boolean inOrder(CheckedSegment segment) {
         return fixed(segment.source()).equals(fixed(segment.target()));
@@ -196,7 +165,7 @@ final class TagsCheck implements Check {
                 .toList();
     }
 
-    private static boolean wellNested(Content content) {
+    static boolean wellNested(Content content) {
         Deque<String> open = new ArrayDeque<>();
         for (Tag tag : content.tags()) {
             switch (tag.kind()) {

@@ -106,15 +106,34 @@ class ChecksTest {
             assertThat(findings.get(0).suggestion()).contains(content("Kai <1/>"));
         }
 
-        @Test
-        void crossedPairsAreFound() {
-            List<Finding> findings = find(aSegment().source("<1><2>a</2></1>").target("<1><2>ä</1></2>"));
+        @ParameterizedTest
+        @CsvSource(delimiter = '|', textBlock = """
+                See <1>Gullwick</1> pier          | Siehe Kai Gullwick          | Siehe Kai <1>Gullwick</1>
+                <1>On board</1> today             | <2>An Bord</2> heute        | <1>An Bord</1> heute
+                <1><2>a</2></1>                   | <1><2>ä</1></2>             | <1><2>ä</2></1>
+                Press <1>OK</1> now               | Jetzt </1>OK<1> drücken     | Jetzt <1>OK</1> drücken
+                Click <1>here</1> now             | Jetzt<1>hier</1> klicken    | Jetzt <1>hier</1> klicken
+                """)
+        void whereATagBelongsForCertainIsSuggested(String source, String target, String fixed) {
+            List<Finding> findings = find(aSegment().source(source).target(target));
 
-            assertThat(findings).hasSize(1);
+            assertThat(findings.get(0).suggestion()).contains(content(fixed));
+        }
+
+        @ParameterizedTest
+        @CsvSource(delimiter = '|', textBlock = """
+                See <1>Gullwick</1> pier          | Von Gullwick nach Gullwick
+                See <1>Gull</1> pier              | Siehe Gullwick
+                <1>a</1> <2>b</2> <3>c</3>        | <1>a <2>b <3>c</1></2></3>
+                """)
+        void whereItCouldBelongToSeveralPlacesNothingIsSuggested(String source, String target) {
+            assertThat(find(aSegment().source(source).target(target)))
+                    .extracting(Finding::suggestion)
+                    .containsOnly(Optional.empty());
         }
 
         @Test
-        void tagsThatTheFileWantsInTheirOrderMustStandInIt() {
+        void tagsThatTheFileWantsInTheirOrderArePutIntoIt() {
             Tag.Rights fixed = new Tag.Rights(true, true, false, true);
             Tag one = new Tag(Tag.Kind.STANDALONE, "ph:1", "<ph id='1'/>", "", fixed);
             Tag two = new Tag(Tag.Kind.STANDALONE, "ph:2", "<ph id='2'/>", "", fixed);
@@ -132,8 +151,8 @@ class ChecksTest {
                     segment.about());
 
             assertThat(CheckRun.ofAllChecks().run(new CheckedSegment(0, tagged, Content.of(two, one), "en", "de")))
-                    .extracting(Finding::check)
-                    .containsExactly("tags");
+                    .extracting(finding -> finding.check() + finding.suggestion())
+                    .containsExactly("tags" + Optional.of(Content.of(one, two)));
             assertThat(CheckRun.ofAllChecks().run(new CheckedSegment(0, tagged, Content.of(one, two), "en", "de")))
                     .isEmpty();
         }
