@@ -5,12 +5,15 @@ import java.io.InputStreamReader;
 import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Map;
 import java.util.Properties;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** Words that count without being spelled numbers, such as 'twice', 'none' and 'half', by language. */
 final class CountingWords {
     private static final Properties WORDS = read();
+    private static final Map<String, Set<String>> BY_KEY = new ConcurrentHashMap<>();
 
     private CountingWords() {}
 
@@ -25,9 +28,11 @@ final class CountingWords {
         return words;
     }
 
-    /** @param number in digits, or {@code half} */
+    /** @param number in digits, or {@code half}, or {@code counters} for what follows a numeral of one character */
     static Set<String> of(String language, String number) {
-        String words = WORDS.getProperty(language + '.' + number, "");
-        return words.isEmpty() ? Set.of() : Set.of(words.split(" "));
+        return BY_KEY.computeIfAbsent(language + '.' + number, key -> {
+            String words = WORDS.getProperty(key, "");
+            return words.isEmpty() ? Set.of() : Set.of(words.split(" "));
+        });
     }
 }

@@ -10,6 +10,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.format.Message;
+import org.swaplane.number.MonthNames;
 import org.swaplane.number.NumberReader;
 import org.swaplane.number.NumberWriter;
 import org.swaplane.number.ReadNumber;
@@ -45,15 +46,16 @@ final class NumbersCheck implements Check {
         }
         if (!missing.isEmpty() || !added.isEmpty()) {
             OtherWritings.settle(
-                    new OtherWritings.Side(segment.sourceText(), segment.sourceLanguage(), missing),
-                    new OtherWritings.Side(segment.targetText(), segment.targetLanguage(), added));
+                    new UnmatchedNumbers(segment.sourceText(), segment.sourceLanguage(), missing),
+                    new UnmatchedNumbers(segment.targetText(), segment.targetLanguage(), added));
         }
         if (Message.mayHaveVariants(segment.sourceText())) {
             missing.removeIf(NumbersCheck::isSelected);
             added.removeIf(NumbersCheck::isSelected);
         }
         List<Finding> findings = findings(segment, missing, added);
-        findings.addAll(romans(segment));
+        romans(segment).ifPresent(findings::add);
+        months(segment).ifPresent(findings::add);
         return findings;
     }
 
@@ -71,7 +73,7 @@ final class NumbersCheck implements Check {
     }
 
     private boolean isSame(ReadNumber source, ReadNumber target, CheckedSegment segment) {
-        if (OtherWritings.isVersion(segment.sourceText(), source)) {
+        if (Codes.isVersion(segment.sourceText(), source)) {
             return source.written().equals(target.written());
         }
         if (source.values().isEmpty()) {
@@ -80,7 +82,7 @@ final class NumbersCheck implements Check {
             return source.written().equals(target.written())
                     || again.size() == 1 && again.get(0).agreesWith(target);
         }
-        return source.agreesWith(target);
+        return source.agreesWith(target) && !Codes.differ(segment.sourceText(), source, target);
     }
 
     private List<Finding> findings(CheckedSegment segment, List<ReadNumber> missing, List<ReadNumber> added) {
@@ -125,32 +127,70 @@ final class NumbersCheck implements Check {
     }
 
     /** Numerals of both texts that are as many and not the same; one alone can be letters that only look like one. */
-    private List<Finding> romans(CheckedSegment segment) {
-        List<RomanNumerals.Numeral> source = RomanNumerals.find(segment.sourceText());
-        List<RomanNumerals.Numeral> target = RomanNumerals.find(segment.targetText());
-        List<RomanNumerals.Numeral> missing = new ArrayList<>(source);
-        List<RomanNumerals.Numeral> added = new ArrayList<>();
-        for (RomanNumerals.Numeral numeral : target) {
+    private Optional<Finding> romans(CheckedSegment segment) {
+        return changed(
+                segment,
+                RomanNumerals.find(segment.sourceText()).stream()
+                        .map(each -> new Said(new Span(each.start(), each.end()), each.value()))
+                        .toList(),
+                RomanNumerals.find(segment.targetText()).stream()
+                        .map(each -> new Said(new Span(each.start(), each.end()), each.value()))
+                        .toList(),
+                true);
+    }
+
+    /** Months of dates likewise. */
+    private Optional<Finding> months(CheckedSegment segment) {
+        return changed(
+                segment,
+                months(segment.sourceText(), segment.sourceLanguage()),
+                months(segment.targetText(), segment.targetLanguage()),
+                false);
+    }
+
+    private static List<Said> months(String text, String language) {
+        return MonthNames.of(language).inDates(text).stream()
+                .map(each -> new Said(new Span(each.start(), each.end()), each.month()))
+                .toList();
+    }
+
+    /** What is said with letters in place of digits, and its value. */
+    private record Said(Span span, int value) {
+        private String in(String text) {
+            return text.substring(span.start(), span.end());
+        }
+    }
+
+    private Optional<Finding> changed(CheckedSegment segment, List<Said> source, List<Said> target, boolean same) {
+        List<Said> missing = new ArrayList<>(source);
+        List<Said> added = new ArrayList<>();
+        for (Said said : target) {
             missing.stream()
-                    .filter(each -> each.value() == numeral.value())
+                    .filter(each -> each.value() == said.value())
                     .findFirst()
-                    .ifPresentOrElse(missing::remove, () -> added.add(numeral));
+                    .ifPresentOrElse(missing::remove, () -> added.add(said));
         }
         if (source.size() != target.size() || missing.size() != 1) {
-            return List.of();
+            return Optional.empty();
         }
-        RomanNumerals.Numeral right = missing.get(0);
-        RomanNumerals.Numeral wrong = added.get(0);
-        String written = segment.sourceText().substring(right.start(), right.end());
-        String instead = segment.targetText().substring(wrong.start(), wrong.end());
-        return List.of(Finding.in(
+        Span wrong = added.get(0).span();
+        String written = missing.get(0).in(segment.sourceText());
+        String instead = added.get(0).in(segment.targetText());
+        return Optional.of(Finding.in(
                 segment,
                 id(),
                 Severity.ERROR,
-                say("check.numbers.changed", written, instead, right.value(), wrong.value()),
-                List.of(new Span(right.start(), right.end())),
-                List.of(new Span(wrong.start(), wrong.end())),
-                Optional.of(segment.target().replaceText(wrong.start(), wrong.end(), written))));
+                say(
+                        "check.numbers.changed",
+                        written,
+                        instead,
+                        missing.get(0).value(),
+                        added.get(0).value()),
+                List.of(missing.get(0).span()),
+                List.of(wrong),
+                same
+                        ? Optional.of(segment.target().replaceText(wrong.start(), wrong.end(), written))
+                        : Optional.empty()));
     }
 
     private static String value(ReadNumber number) {

@@ -5,6 +5,7 @@ import com.ibm.icu.text.SimpleDateFormat;
 import com.ibm.icu.util.Calendar;
 import com.ibm.icu.util.TimeZone;
 import com.ibm.icu.util.ULocale;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
@@ -14,15 +15,24 @@ import java.util.concurrent.ConcurrentHashMap;
 public final class DayPeriods {
     private static final Map<String, DayPeriods> KNOWN = new ConcurrentHashMap<>();
     private static final int NOON = 12;
+    /** Shorter ones are no names of an hour but of half a day. */
+    private static final int SHORTEST_NAME = 4;
+    /** Characters of a word before an hour. */
+    private static final int LONGEST = 8;
 
+    private final Set<String> morning;
     private final Set<String> afternoon;
+    private final Set<String> noon;
 
     private DayPeriods(String language) {
         ULocale locale = ULocale.forLanguageTag(language);
-        Set<String> morning = words(locale, 0);
+        this.morning = words(locale, 0);
         this.afternoon = words(locale, NOON);
-        afternoon.removeAll(morning);
-        afternoon.removeIf(String::isBlank);
+        Set<String> both = new TreeSet<>(morning);
+        both.retainAll(afternoon);
+        morning.removeAll(both);
+        afternoon.removeAll(both);
+        this.noon = noon(locale);
     }
 
     public static DayPeriods of(String language) {
@@ -43,7 +53,30 @@ public final class DayPeriods {
                 words.add(small(periods.format(time)));
             }
         }
+        // 'evening' for 'in the evening'.
+        List.copyOf(words).stream()
+                .map(word -> word.substring(word.lastIndexOf(' ') + 1))
+                .filter(last -> last.length() > SHORTEST_NAME)
+                .forEach(words::add);
+        words.removeIf(String::isBlank);
         return words;
+    }
+
+    /** The names of noon, where the language has some. */
+    private static Set<String> noon(ULocale locale) {
+        Set<String> names = new TreeSet<>();
+        Calendar time = Calendar.getInstance(TimeZone.GMT_ZONE, locale);
+        time.clear();
+        time.set(Calendar.HOUR_OF_DAY, NOON);
+        for (String pattern : List.of("bbbb", "b")) {
+            SimpleDateFormat periods = new SimpleDateFormat(pattern, locale);
+            periods.setCalendar(time);
+            names.add(small(periods.format(time)));
+        }
+        String half = small(new DateFormatSymbols(locale).getAmPmStrings()[1]);
+        names.removeIf(
+                name -> name.equals(half) || name.length() < SHORTEST_NAME && !Character.isIdeographic(name.charAt(0)));
+        return names;
     }
 
     private static String small(String word) {
@@ -52,8 +85,28 @@ public final class DayPeriods {
 
     /** Whether a word of the text says that its hours are those after noon. */
     public boolean sayAfternoon(String text) {
+        return says(text, afternoon);
+    }
+
+    /** Whether the text names noon. */
+    public boolean sayNoon(String text) {
+        return says(text, noon);
+    }
+
+    private static boolean says(String text, Set<String> words) {
         String small = small(text);
-        return afternoon.stream().anyMatch(word -> contains(small, word));
+        return words.stream().anyMatch(word -> contains(small, word));
+    }
+
+    /** 'a' or 'p' where the half of the day stands right before {@code at}, perhaps with a blank; else 0. */
+    char halfBefore(String text, int at) {
+        int end = at > 0 && Notation.isBlank(text.charAt(at - 1)) ? at - 1 : at;
+        String before = text.substring(Math.max(0, end - LONGEST), end);
+        return endsWith(before, morning) ? 'a' : endsWith(before, afternoon) ? 'p' : 0;
+    }
+
+    private static boolean endsWith(String text, Set<String> words) {
+        return words.stream().anyMatch(text::endsWith);
     }
 
     private static boolean contains(String text, String word) {

@@ -10,6 +10,7 @@ import com.ibm.icu.util.ULocale;
  *
  * @param decimal the decimal separator
  * @param grouping the separator between groups of digits
+ * @param groupingOfAmounts the same in amounts of money, which differs in few countries
  * @param fieldOrder the order of a short date, such as {@code dMy}
  * @param dateSeparator what stands between the fields of a short date
  * @param dottedTime a dot between hours and minutes is usual
@@ -19,6 +20,7 @@ record Notation(
         ULocale locale,
         char decimal,
         char grouping,
+        char groupingOfAmounts,
         String fieldOrder,
         char dateSeparator,
         boolean dottedTime,
@@ -32,6 +34,7 @@ record Notation(
                 locale,
                 symbols.getDecimalSeparator(),
                 symbols.getGroupingSeparator(),
+                symbols.getMonetaryGroupingSeparator(),
                 order(date),
                 separator(date),
                 time.contains("."),
@@ -57,6 +60,7 @@ record Notation(
     /** Whether {@code c} can separate groups of digits here; languages that use one kind of blank accept all kinds. */
     boolean groups(char c) {
         return c == grouping
+                || c == groupingOfAmounts
                 || isBlank(c) && (isBlank(grouping) || c != ' ')
                 || isApostrophe(c) && isApostrophe(grouping);
     }

@@ -4,9 +4,11 @@ import com.ibm.icu.lang.UCharacter;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -23,6 +25,9 @@ public final class NumberReader {
     /** From here on the marks of Chinese and Japanese stand. */
     private static final char FIRST_WIDE = '\u3000';
 
+    /** A hyphen, the sign itself, and a dash, as word processors write it. */
+    private static final String SIGNS = "-\u2212\u2013";
+
     private static final char FIRST_OTHER = '\u0080';
     private static final MathContext FRACTION_DIGITS = new MathContext(4);
     private static final Pattern PLAIN = Pattern.compile("-?\\d+(?:\\.\\d+)?");
@@ -36,13 +41,19 @@ public final class NumberReader {
     private static final Pattern CLOCK = Pattern.compile("(\\d{1,2})([:.hH])(\\d{2})(?:[:.](\\d{2}))?");
     private static final Pattern HALF_DAY =
             Pattern.compile("[ \u00A0\u202F]?([ap])\\.?[ \u00A0]?m\\b\\.?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern HOUR_OF_TWELVE = Pattern.compile("(?:0?[1-9]|1[0-2])(?::[0-5]\\d)?");
+    /** What stands behind an hour in Chinese, Japanese and Korean. */
+    private static final String HOUR_WORDS = "\u70B9\u9EDE\u65F6\u6642\uC2DC";
+
     private static final Pattern CLOCK_WORD = Pattern.compile("[ \u00A0\u202F]?(?:Uhr|uur|h)\\b");
 
     private final Notation notation;
     private final ScaleWords scales;
+    private final DayPeriods periods;
 
     public NumberReader(String language) {
         this.notation = Notation.of(language);
+        this.periods = DayPeriods.of(language);
         this.scales = new ScaleWords(notation.locale());
     }
 
@@ -78,9 +89,15 @@ public final class NumberReader {
             }
         }
         String digits = withAsciiDigits(text.substring(start, end));
-        if (isPlain(digits) && !mayBeHour(text, end, digits)) {
+        if (isPlain(digits) && !mayBeHour(text, end, digits) && halfBefore(text, start, end, digits) == 0) {
             int signed = signedStart(text, start);
-            addScaled(text, signed, start, end, Set.of(plainValue(digits, signed < start ? "-" : "")), result);
+            addScaled(
+                    text,
+                    signed,
+                    start,
+                    end,
+                    signed(text, signed, start, sign -> Set.of(plainValue(digits, sign))),
+                    result);
             return;
         }
         ReadNumber dateOrTime = dateOrTime(text, start, end, digits);
@@ -107,7 +124,7 @@ public final class NumberReader {
             return;
         }
         int signed = signedStart(text, start);
-        addScaled(text, signed, start, end, numberValues(digits, signed < start ? "-" : ""), result);
+        addScaled(text, signed, start, end, signed(text, signed, start, sign -> numberValues(digits, sign)), result);
     }
 
     /** With the words that multiply it; in '3\u4E075000' the rest belongs to the same number. */
@@ -204,6 +221,10 @@ public final class NumberReader {
                 return new ReadNumber(start, end, text.substring(start, end), ReadNumber.Kind.DATE, values);
             }
         }
+        char half = halfBefore(text, start, end, digits);
+        if (half != 0) {
+            return halfDayTime(text, start, end, digits, half);
+        }
         Matcher halfDay = HALF_DAY.matcher(text).region(end, text.length());
         boolean isHalfDay = halfDay.lookingAt();
         Matcher clock = CLOCK.matcher(digits);
@@ -234,6 +255,27 @@ public final class NumberReader {
             }
         }
         return null;
+    }
+
+    /** In languages that say the half of the day before the hour: which half, for an hour of twelve; else 0. */
+    private char halfBefore(String text, int start, int end, String digits) {
+        if (!scales.areAttached()
+                || start == 0
+                || !HOUR_OF_TWELVE.matcher(digits).matches()) {
+            return 0;
+        }
+        boolean hour = digits.indexOf(':') > 0
+                || end < text.length() && HOUR_WORDS.indexOf(text.charAt(end)) >= 0
+                || end + 1 < text.length() && text.charAt(end) == ' ' && HOUR_WORDS.indexOf(text.charAt(end + 1)) >= 0;
+        return hour ? periods.halfBefore(text, start) : 0;
+    }
+
+    private static ReadNumber halfDayTime(String text, int start, int end, String digits, char half) {
+        int colon = digits.indexOf(':');
+        int hour = fullDayHour(Integer.parseInt(colon < 0 ? digits : digits.substring(0, colon)), String.valueOf(half));
+        Set<String> values =
+                colon < 0 ? Set.of(hour + ":00", String.valueOf(hour)) : Set.of(hour + digits.substring(colon));
+        return new ReadNumber(start, end, text.substring(start, end), ReadNumber.Kind.TIME, values);
     }
 
     private boolean isClock(Matcher clock, boolean named) {
@@ -302,10 +344,24 @@ public final class NumberReader {
     }
 
     private static int signedStart(String text, int start) {
-        if (start == 0 || "-\u2212".indexOf(text.charAt(start - 1)) < 0) {
+        if (start == 0 || SIGNS.indexOf(text.charAt(start - 1)) < 0) {
             return start;
         }
         return start == 1 || isFree(text.charAt(start - 2)) ? start - 1 : start;
+    }
+
+    /** The values with the sign that stands before them; a dash can be one, or only a dash. */
+    private static Set<String> signed(String text, int signed, int start, Function<String, Set<String>> values) {
+        if (signed == start) {
+            return values.apply("");
+        }
+        Set<String> negative = values.apply("-");
+        if (text.charAt(signed) != '\u2013') {
+            return negative;
+        }
+        Set<String> both = new HashSet<>(negative);
+        both.addAll(values.apply(""));
+        return both;
     }
 
     /** Whether a sign may stand behind this character, and not a hyphen. */
@@ -313,7 +369,7 @@ public final class NumberReader {
         return Character.isWhitespace(before)
                 || Character.isSpaceChar(before)
                 || before >= FIRST_WIDE && !Character.isLetterOrDigit(before)
-                || "([{=<>\u2264\u2265".indexOf(before) >= 0;
+                || "([{=<>\u2264\u2265\u201C\u201E\u00AB\u2039\u2018\"'".indexOf(before) >= 0;
     }
 
     private Set<String> numberValues(String digits, String sign) {

@@ -4,6 +4,7 @@ import com.ibm.icu.number.LocalizedNumberFormatter;
 import com.ibm.icu.number.Notation;
 import com.ibm.icu.number.NumberFormatter;
 import com.ibm.icu.number.Precision;
+import com.ibm.icu.text.RuleBasedNumberFormat;
 import com.ibm.icu.util.ULocale;
 import java.math.BigDecimal;
 import java.util.Comparator;
@@ -26,6 +27,8 @@ final class ScaleWords {
     private static final int STEM = 5;
 
     private static final int MOST_ZEROS = 14;
+    /** What people write in English besides what CLDR has. */
+    private static final Map<String, Integer> ALSO_ENGLISH = Map.of("bn", 9, "tn", 12, "lakh", 5, "crore", 7);
 
     private final Map<String, Integer> zeros = new LinkedHashMap<>();
     private final boolean attached;
@@ -54,8 +57,24 @@ final class ScaleWords {
                 }
             }
         }
+        if (attached) {
+            addSpelled(locale);
+        }
+        if (locale.getLanguage().equals("en")) {
+            zeros.putAll(ALSO_ENGLISH);
+        }
         this.begins = "dokKmMbB"
                 + zeros.keySet().stream().map(word -> word.substring(0, 1)).collect(Collectors.joining());
+    }
+
+    /** '百' and '千', which compact numbers do without. */
+    private void addSpelled(ULocale locale) {
+        RuleBasedNumberFormat spellout = new RuleBasedNumberFormat(locale, RuleBasedNumberFormat.SPELLOUT);
+        String one = spellout.format(1);
+        for (int power = 2; power <= 3; power++) {
+            String word = spellout.format(Math.round(Math.pow(10, power)));
+            zeros.putIfAbsent(word.startsWith(one) ? word.substring(one.length()) : word, power);
+        }
     }
 
     private void add(String compact, String digits, int power) {
