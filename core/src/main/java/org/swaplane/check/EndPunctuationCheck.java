@@ -3,6 +3,7 @@ package org.swaplane.check;
 import static org.swaplane.wording.Wording.say;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -12,14 +13,20 @@ import org.swaplane.content.Text;
 import org.swaplane.document.Counts;
 import org.swaplane.placeholder.Addresses;
 import org.swaplane.placeholder.Placeholders;
+import org.swaplane.spelling.Dictionary;
 
 /** A sentence that ends otherwise than its source, by the habits of the target language. */
 final class EndPunctuationCheck extends TextCheck {
     private static final String CLOSING = "\"'”’»›)]}）】」』“‹«｣\u200B\u200E\u200F\u2069";
+    private static final String OPENING = "\"'“„‘‚«‹([{（「『";
     private static final int FEWEST_WORDS = 3;
+    /** Words of so many letters are no abbreviations. */
+    private static final int LONG_WORD = 6;
+    /** Words of so many letters can be, unless they are known. */
+    private static final int SHORT_WORD = 4;
     /** Single letters, digits, and letters without a vowel. */
     private static final Pattern ABBREVIATION = Pattern.compile(
-            "(?i)(?:\\p{L}\\.)+|\\p{N}+\\.|[bcdfghjklmnpqrstvwxzбвгджзклмнпрстфхцчшщ]{1,4}\\.|(?:inc|co|ltd|corp)\\.");
+            "(?i)(?:\\p{L}{1,2}\\.)+|\\p{N}+\\.|[bcdfghjklmnpqrstvwxzбвгджзклмнпрстфхцчшщ]{1,4}\\.|(?:inc|co|ltd|corp)\\.");
 
     private static final Map<String, String> STOPS = Map.of(
             "zh", "。", "ja", "。", "hi", "।", "bn", "।", "ne", "।", "mr", ".", "hy", "։", "am", "።", "ur", "۔", "pa",
@@ -64,6 +71,10 @@ final class EndPunctuationCheck extends TextCheck {
         int targetAt = last(texts.target());
         if (sourceAt < 0 || targetAt < 0 || endsWithAddress(texts.source()) || endsWithAddress(texts.target())) {
             return List.of();
+        }
+        Optional<Finding> foreign = PunctuationHabits.foreign(this, texts, targetAt);
+        if (foreign.isPresent()) {
+            return List.of(foreign.get());
         }
         End source = end(texts.source(), sourceAt, texts.sourceLanguage());
         End target = end(texts.target(), targetAt, texts.targetLanguage());
@@ -110,6 +121,14 @@ final class EndPunctuationCheck extends TextCheck {
 
     private static End end(String text, int at, Language language) {
         char mark = text.charAt(at);
+        // A mark that is only quoted ends nothing.
+        boolean quoted = at > 0
+                && OPENING.indexOf(text.charAt(at - 1)) >= 0
+                && (at == 1 || isSpace(text.charAt(at - 2)))
+                && at + 1 < text.length();
+        if (quoted) {
+            return End.NONE;
+        }
         if (language.isOneOf("el") && (mark == ';' || mark == '\u037E')) {
             return End.QUESTION;
         }
@@ -130,15 +149,9 @@ final class EndPunctuationCheck extends TextCheck {
                         || !texts.sourceLanguage().hasStops())) {
             return true;
         }
-        // In a few words a stop belongs to an abbreviation or to a number.
-        if (stops
-                && Math.min(Counts.words(texts.source()), Counts.words(texts.target())) < FEWEST_WORDS
-                && texts.sourceLanguage().hasSpaces()) {
-            return true;
-        }
         boolean inSource = source == End.STOP;
         if (stops
-                && endsWithAbbreviation(
+                && mayBeAbbreviation(
                         inSource ? texts.source() : texts.target(),
                         inSource
                                 ? texts.segment().sourceLanguage()
@@ -158,11 +171,28 @@ final class EndPunctuationCheck extends TextCheck {
         return shouts && texts.targetLanguage().isOneOf("zh", "ja", "ko", "th", "de");
     }
 
-    private static boolean endsWithAbbreviation(String text, String language) {
+    /** Whether the stop at the end belongs to a word or a number; in a few words it often does, unless the word is a whole one. */
+    private static boolean mayBeAbbreviation(String text, String language) {
         String stripped = text.substring(0, last(text) + 1);
+        if (!stripped.endsWith(".")) {
+            return false;
+        }
         String word = stripped.replaceAll("(?s).*[\\s(/,-]", "");
         return ABBREVIATION.matcher(word).matches()
-                || Abbreviations.of(language).contain(word);
+                || Abbreviations.of(language).contain(word)
+                || Counts.words(stripped) < FEWEST_WORDS
+                        && !isWhole(word.substring(0, word.length() - 1), language, Counts.words(stripped));
+    }
+
+    /** A word that a dictionary knows, or where there is none, a long one. */
+    private static boolean isWhole(String word, String language, int words) {
+        Optional<Dictionary> dictionary = Dictionary.shipped(language);
+        if (dictionary.isEmpty()) {
+            return word.length() >= LONG_WORD;
+        }
+        String small = word.toLowerCase(Locale.ROOT);
+        return word.length() >= (words > 1 ? SHORT_WORD : SHORT_WORD + 1)
+                && (dictionary.get().knows(word) || dictionary.get().knows(small));
     }
 
     private static boolean endsWithText(Content content) {

@@ -138,12 +138,12 @@ final class OtherWritings {
                 && ONE.matcher(source.text()).find();
     }
 
-    /** '24 h/24': a number that stands behind a stroke once more. */
+    /** '24 h/24' and '4 × 4': a number that stands behind a stroke or cross once more. */
     private boolean isPerItself(ReadNumber number) {
         Set<String> values = new HashSet<>(number.values());
         String text = target.text().substring(0, number.start());
         return values.stream()
-                .anyMatch(value ->
-                        text.matches("(?s).*(?<!\\d)" + Pattern.quote(value) + "[\\s\u00A0\u202F]?\\p{L}{0,8}/"));
+                .anyMatch(value -> text.matches("(?s).*(?<!\\d)" + Pattern.quote(value)
+                        + "[\\s\u00A0\u202F]?(?:\\p{L}{0,8}/|[\u00D7x*][\\s\u00A0\u202F]?)"));
     }
 }

@@ -39,6 +39,36 @@ final class PunctuationHabits {
         return language.hasSpaces() && !language.isOneOf("fr", "br") ? loose(check, texts, target) : Optional.empty();
     }
 
+    /** A mark at the end for which the target language has one of its own: '?' in Arabic, Greek, Chinese. */
+    static Optional<Finding> foreign(TextCheck check, TextCheck.Texts texts, int at) {
+        Language language = texts.targetLanguage();
+        char mark = texts.target().charAt(at);
+        boolean letter = at > 0
+                && isOf(language, Character.UnicodeScript.of(texts.target().codePointBefore(at)));
+        char own = 0;
+        if (mark == '?' && language.script().equals("Arab")) {
+            own = '؟';
+        } else if (mark == '?' && language.isOneOf("el")) {
+            own = ';';
+        } else if ((mark == '?' || mark == '!') && letter && language.isOneOf("zh", "ja")) {
+            own = mark == '?' ? '？' : '！';
+        }
+        return own == 0
+                ? Optional.empty()
+                : Optional.of(check.warning(
+                        texts,
+                        say("check.end-punctuation.foreign", mark, own),
+                        List.of(new Span(at, at + 1)),
+                        texts.segment().target().replaceText(at, at + 1, String.valueOf(own))));
+    }
+
+    private static boolean isOf(Language language, Character.UnicodeScript script) {
+        return !language.hasSpaces()
+                && (script == Character.UnicodeScript.HAN
+                        || script == Character.UnicodeScript.HIRAGANA
+                        || script == Character.UnicodeScript.KATAKANA);
+    }
+
     /** Spanish questions and exclamations have a mark at both ends. */
     private static Optional<Finding> first(
             TextCheck check, TextCheck.Texts texts, String target, char last, char first) {

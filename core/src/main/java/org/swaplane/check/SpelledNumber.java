@@ -73,18 +73,18 @@ final class SpelledNumber {
         }
         ULocale locale = ULocale.forLanguageTag(language);
         int pairs = value.equals("2") ? pairs(text, locale.getLanguage()) : 0;
-        return places(text, words(locale, value), locale) + pairs;
+        return places(text, words(locale, value), locale, true) + pairs;
     }
 
     /** Whether a word stands in a text that means a half. */
     static boolean saysHalf(String text, String language) {
         ULocale locale = ULocale.forLanguageTag(language);
-        return places(text, CountingWords.of(locale.getLanguage(), "half"), locale) > 0;
+        return places(text, CountingWords.of(locale.getLanguage(), "half"), locale, false) > 0;
     }
 
     static boolean saysMidnight(UnmatchedNumbers side) {
         ULocale locale = ULocale.forLanguageTag(side.language());
-        return places(side.text(), CountingWords.of(locale.getLanguage(), "midnight"), locale) > 0;
+        return places(side.text(), CountingWords.of(locale.getLanguage(), "midnight"), locale, false) > 0;
     }
 
     private static int pairs(String text, String language) {
@@ -92,15 +92,15 @@ final class SpelledNumber {
         return pair == null ? 0 : (int) pair.matcher(text).results().count();
     }
 
-    /** In how many places of the text one of the words stands. */
-    private static int places(String text, Set<String> words, ULocale locale) {
+    /** In how many places of the text one of the words stands, in some languages only before what is {@code counted}. */
+    private static int places(String text, Set<String> words, ULocale locale, boolean counted) {
         // The mark of an access key may stand within a word.
         String plain = plain(text.replaceAll("[~&_](?=\\p{L})", "")).toLowerCase(locale.toLocale());
         boolean spaces = Language.of(locale.toLanguageTag()).hasSpaces();
         Set<Integer> places = new HashSet<>();
         for (String word : words) {
             for (int at = plain.indexOf(word); at >= 0; at = plain.indexOf(word, at + 1)) {
-                if (spaces ? isWord(plain, at, word, locale) : isCounted(plain, at, word, locale)) {
+                if (spaces ? isWord(plain, at, word, locale) : !counted || isCounted(plain, at, word, locale)) {
                     places.add(at);
                 }
             }
