@@ -21,7 +21,6 @@ import org.swaplane.format.DocumentFile;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
-import org.swaplane.format.table.WorkbookPairs;
 import org.swaplane.lane.CheckReports;
 import org.swaplane.report.CheckReport;
 import org.swaplane.task.CannotProceedException;
@@ -67,9 +66,6 @@ final class CheckCommand implements Callable<Integer> {
 
     /** What stands in two languages; a document in one has nothing to compare. */
     private static BilingualDocument bilingual(Source source) throws IOException {
-        if (source.name().toLowerCase(Locale.ROOT).endsWith(".xlsx")) {
-            return WorkbookPairs.read(source);
-        }
         BilingualFile file = FormatRegistry.ofInstalled().open(source, Progress.NONE);
         if (file instanceof DocumentFile) {
             throw new CannotProceedException(

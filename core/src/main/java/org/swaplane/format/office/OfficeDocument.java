@@ -6,7 +6,6 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -15,9 +14,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
-import org.apache.commons.compress.archivers.zip.ZipArchiveOutputStream;
 import org.apache.commons.compress.archivers.zip.ZipFile;
-import org.apache.commons.compress.utils.SeekableInMemoryByteChannel;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.LanguageCode;
 import org.swaplane.document.Part;
@@ -26,6 +23,7 @@ import org.swaplane.document.Segment;
 import org.swaplane.format.DocumentFile;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.PackageCopy;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Source;
@@ -162,46 +160,24 @@ final class OfficeDocument implements DocumentFile {
             if (changed.isEmpty()) {
                 original.transferTo(out);
             } else {
-                copyPackage(original.readAllBytes(), changed, out, progress);
+                PackageCopy.write(original.readAllBytes(), (zip, entry) -> content(zip, entry, changed), out, progress);
             }
         }
     }
 
-    /** Entries without a change keep their compressed bytes, their order and their times. */
-    private void copyPackage(byte[] original, Map<String, byte[]> changed, OutputStream out, Progress progress)
+    /** What the entry holds from now on; empty where it stays as it is. */
+    private Optional<byte[]> content(ZipFile zip, ZipArchiveEntry entry, Map<String, byte[]> changed)
             throws IOException {
-        SeekableInMemoryByteChannel written = new SeekableInMemoryByteChannel();
-        try (ZipFile zip = ZipFile.builder()
-                        .setSeekableByteChannel(new SeekableInMemoryByteChannel(original))
-                        .get();
-                ZipArchiveOutputStream copy = new ZipArchiveOutputStream(written)) {
-            for (ZipArchiveEntry entry : Collections.list(zip.getEntriesInPhysicalOrder())) {
-                progress.checkCancelled();
-                byte[] content = content(zip, entry, changed);
-                if (content == null) {
-                    copy.addRawArchiveEntry(entry, zip.getRawInputStream(entry));
-                } else {
-                    ZipArchiveEntry replaced = new ZipArchiveEntry(entry.getName());
-                    replaced.setTime(entry.getTime());
-                    copy.putArchiveEntry(replaced);
-                    copy.write(content);
-                    copy.closeArchiveEntry();
-                }
-            }
-        }
-        out.write(written.array(), 0, (int) written.size());
-    }
-
-    /** What the entry holds from now on; null where it stays as it is. */
-    private byte[] content(ZipFile zip, ZipArchiveEntry entry, Map<String, byte[]> changed) throws IOException {
         byte[] text = changed.get(entry.getName());
         if (!look.concerns(entry.getName())) {
-            return text;
+            return Optional.ofNullable(text);
         }
         byte[] bytes = text == null ? zip.getInputStream(entry).readAllBytes() : text;
         EncodedText before = EncodedText.of(Source.of(entry.getName(), bytes));
         String xml = before.readAll();
         String after = look.entry(entry.getName(), xml);
-        return after.equals(xml) ? text : after.getBytes(before.encoding().charset());
+        return after.equals(xml)
+                ? Optional.ofNullable(text)
+                : Optional.of(after.getBytes(before.encoding().charset()));
     }
 }

@@ -1,18 +1,21 @@
 package org.swaplane.format.office;
 
 import java.io.IOException;
+import java.util.Optional;
 import java.util.Set;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
+import org.swaplane.format.table.WorkbookPairs;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
-/** DOCX, XLSX and PPTX. */
+/** DOCX, XLSX and PPTX. A workbook with a sheet whose first row names a source and a target is bilingual. */
 public final class OfficeFormat implements BilingualFormat {
     private static final Set<String> EXTENSIONS = Set.of("docx", "docm", "xlsx", "xlsm", "pptx", "pptm");
+    private static final Set<String> WORKBOOKS = Set.of("xlsx", "xlsm");
 
     @Override
     public String id() {
@@ -32,6 +35,17 @@ public final class OfficeFormat implements BilingualFormat {
                     "this is no office document of today's kind: it is encrypted, or of the old binary kind",
                     "save it without a password as DOCX, XLSX or PPTX");
         }
-        return OfficeDocument.read(source, options, progress);
+        Optional<WorkbookPairs> pairs =
+                WORKBOOKS.contains(Head.of(source).extension()) ? pairs(source, options) : Optional.empty();
+        return pairs.isPresent() ? pairs.get() : OfficeDocument.read(source, options, progress);
+    }
+
+    private static Optional<WorkbookPairs> pairs(Source source, FileOptions options) throws IOException {
+        try {
+            return WorkbookPairs.read(source, options);
+        } catch (CannotProceedException e) {
+            return Optional
+                    .empty(); // it is read as a document, which says what is broken, or needs less of the package
+        }
     }
 }
