@@ -4,6 +4,7 @@ import static org.swaplane.wording.Wording.say;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import org.swaplane.compare.Span;
 import org.swaplane.document.Limits;
 
@@ -41,10 +42,33 @@ final class LengthCheck extends TextCheck {
         if (limits.maxBytes() > 0 && bytes > limits.maxBytes()) {
             return List.of(error(texts, say("check.length.bytes", bytes, limits.maxBytes()), List.of(), all));
         }
+        if (limits.maxPixels() > 0) {
+            return wide(texts, limits, all);
+        }
         boolean counted = limits.unit().equals(Limits.CHARACTERS);
         return counted && characters < limits.min()
                 ? List.of(error(texts, say("check.length.least", characters, limits.min()), List.of(), all))
                 : List.of();
+    }
+
+    /** In another font than the file's, nothing is said where the source does not fit either, since that one must be narrower. */
+    private List<Finding> wide(Texts texts, Limits limits, List<Span> all) {
+        Optional<PixelWidth> width = PixelWidth.of(texts.target(), limits);
+        if (width.isEmpty() || width.get().pixels() <= limits.maxPixels()) {
+            return List.of();
+        }
+        String message = say(
+                "check.length.pixels",
+                width.get().pixels(),
+                limits.maxPixels(),
+                width.get().font());
+        if (width.get().certain()) {
+            return List.of(error(texts, message, List.of(), all));
+        }
+        boolean sourceFits = PixelWidth.of(texts.source(), limits)
+                .filter(source -> source.pixels() <= limits.maxPixels())
+                .isPresent();
+        return sourceFits ? List.of(warning(texts, message, List.of(), all)) : List.of();
     }
 
     /** A target that is much longer or shorter than any translation is. */

@@ -33,7 +33,7 @@ public record Arrival(
         BILINGUAL,
         MEMORY,
         RETURNED,
-        /** Terms and their translations (TBX). */
+        /** Terms and their translations (TBX, or a table that says so). */
         TERMS,
         PICTURE,
         REFERENCE,

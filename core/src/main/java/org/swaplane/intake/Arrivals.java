@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
@@ -21,7 +20,6 @@ import org.swaplane.document.Segment;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.DocumentFile;
 import org.swaplane.format.FileOptions;
-import org.swaplane.format.Head;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.format.table.DocxReviewCopy;
@@ -30,6 +28,7 @@ import org.swaplane.lane.BringBack;
 import org.swaplane.lane.Lane;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
+import org.swaplane.terms.TermListReader;
 
 /** Reads whatever was dropped on a lane. What cannot be read is listed with the reason, and the rest goes on. */
 public final class Arrivals {
@@ -37,9 +36,6 @@ public final class Arrivals {
             Set.of("png", "jpg", "jpeg", "gif", "svg", "webp", "tif", "tiff", "bmp");
     private static final Set<String> REFERENCES =
             Set.of("pdf", "doc", "xls", "ppt", "rtf", "odt", "ods", "odp", "eml", "msg");
-
-    /** The root of a TBX file, of both dialects (ISO 30042). */
-    private static final Pattern TERM_LIST = Pattern.compile("^[^<]*(?:<[?!][^>]*>[^<]*)*<(?:martif|tbx)[\\s/>]");
 
     private final Lane lane;
     private final FileOptions options;
@@ -136,7 +132,7 @@ public final class Arrivals {
             return Arrival.unread(source, Role.PICTURE, how, "");
         }
         try {
-            if (TERM_LIST.matcher(Head.of(source).text()).find()) {
+            if (TermListReader.recognises(source)) {
                 return Arrival.unread(source, Role.TERMS, how, "");
             }
             if (DocxReviewCopy.isOurs(source)) {

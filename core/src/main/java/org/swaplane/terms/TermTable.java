@@ -21,6 +21,8 @@ final class TermTable {
     private static final Pattern PARTS = Pattern.compile("\\s*[|;\\n]\\s*");
     private static final Pattern FORBIDDEN =
             Pattern.compile("forbidden|avoid|do not use|not allowed|deprecated|prohibited");
+    private static final Pattern OF_TERMS = Pattern.compile(
+            "(?i)terms?|definition|part of speech|pos|term ?status|usage|synonyms?|domain|subject field");
     private static final Pattern STATUS = Pattern.compile("status|use|usage");
     private static final Pattern NO =
             Pattern.compile("(?i)forbidden|avoid|deprecated|prohibited|no|not allowed|obsolete.*|superseded.*");
@@ -48,6 +50,16 @@ final class TermTable {
                     "the table is broken (" + e.getMessage() + ")",
                     "correct the quotation marks there",
                     e);
+        }
+    }
+
+    /** The cells of the first line; none where it is broken. */
+    static List<String> firstRow(String text) {
+        try {
+            List<List<String>> rows = rows("", text.lines().findFirst().orElse(""));
+            return rows.isEmpty() ? List.of() : rows.get(0);
+        } catch (CannotProceedException e) {
+            return List.of();
         }
     }
 
@@ -103,6 +115,14 @@ final class TermTable {
 
     private static List<String> parts(String cell) {
         return PARTS.splitAsStream(cell.strip()).filter(each -> !each.isBlank()).toList();
+    }
+
+    /** Whether a first row names two languages and a column that only a list of terms has. */
+    static boolean isNamedBy(List<String> first) {
+        Columns columns = columns(first);
+        boolean terms =
+                first.stream().anyMatch(name -> OF_TERMS.matcher(name.strip()).matches());
+        return columns.firstRow() == 1 && (columns.forbidden() >= 0 || terms);
     }
 
     private static Columns columns(List<String> first) {

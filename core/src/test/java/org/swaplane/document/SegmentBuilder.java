@@ -20,6 +20,7 @@ public final class SegmentBuilder {
     private Content target = Content.of("Die Fähre fährt ab.");
     private State state = State.TRANSLATED;
     private boolean locked;
+    private Limits limits = Limits.NONE;
     private final List<Note> notes = new ArrayList<>();
 
     public static SegmentBuilder aSegment() {
@@ -61,6 +62,11 @@ public final class SegmentBuilder {
         return this;
     }
 
+    public SegmentBuilder limits(Limits value) {
+        limits = value;
+        return this;
+    }
+
     public SegmentBuilder note(String text) {
         notes.add(new Note(text, "client"));
         return this;
@@ -68,7 +74,15 @@ public final class SegmentBuilder {
 
     public Segment build() {
         return new Segment(
-                key, 0, key, source, target, state, "", locked ? Lock.FILE : Lock.NONE, About.ofNotes(notes));
+                key,
+                0,
+                key,
+                source,
+                target,
+                state,
+                "",
+                locked ? Lock.FILE : Lock.NONE,
+                About.ofNotes(notes).withLimits(limits));
     }
 
     public CheckedSegment checked() {

@@ -81,6 +81,8 @@ class ArrivalsTest {
                 "__MACOSX/._page.html", text("x"),
                 ".DS_Store", text("x")));
         entries.put("terms.xml", text("<martif/>"));
+        entries.put("words.csv", text("en,de,Do not use\nferry,Fähre,Boot\n"));
+        entries.put("pairs.csv", text("en,de\nOpen,Offen\n"));
         Path zip = zip(entries);
 
         List<Arrival> arrivals = read(FileOptions.ofLanguages("en", "de"), zip);
@@ -96,6 +98,8 @@ class ArrivalsTest {
                         tuple("e.png", Role.PICTURE),
                         tuple("f.pdf", Role.REFERENCE),
                         tuple("terms.xml", Role.TERMS),
+                        tuple("words.csv", Role.TERMS),
+                        tuple("pairs.csv", Role.BILINGUAL),
                         tuple("g.docx", Role.RETURNED));
         assertThat(arrivals).filteredOn(each -> each.role() == Role.UNREADABLE).allMatch(each -> each.problem()
                 .startsWith("c.json:1:"));

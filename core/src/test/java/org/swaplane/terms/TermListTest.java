@@ -25,6 +25,21 @@ class TermListTest {
     }
 
     @ParameterizedTest
+    @CsvSource({
+        "terms.xml, <martif>, true",
+        "terms.csv, 'en,de,forbidden', true",
+        "terms.tsv, 'en\tde\tdefinition', true",
+        "fares.csv, 'en,de,note', false",
+        "fares.csv, 'id,name,definition', false",
+        "page.html, <html>, false"
+    })
+    void aListSaysItselfThatItIsOne(String name, String text, boolean expected) throws IOException {
+        byte[] file = text.translateEscapes().getBytes(StandardCharsets.UTF_8);
+
+        assertThat(TermListReader.recognises(Source.of(name, file))).isEqualTo(expected);
+    }
+
+    @ParameterizedTest
     @ValueSource(
             strings = {
                 "en,de,forbidden\nferry,Fähre,Boot\npier,Anleger|Steg,\n",

@@ -92,6 +92,14 @@ public record WorkbookRows(String name, String part, List<Line> rows) {
         return read(source, first -> true);
     }
 
+    /** The first row of every sheet that holds something. */
+    public static List<List<String>> firstRows(Source source) throws IOException {
+        return read(source, first -> false).stream()
+                .flatMap(sheet -> sheet.rows().stream())
+                .map(Line::cells)
+                .toList();
+    }
+
     /** Reads those sheets whole whose first row is wanted, and of the others the first row. */
     static List<WorkbookRows> read(Source source, Predicate<Line> wanted) throws IOException {
         SafeZip.read(source, entry -> false); // refuses what is no package, or a hostile one

@@ -418,7 +418,7 @@ final class Xliff12Reader extends XmlPass {
         return groups.isEmpty() ? "" : groups.peek().path();
     }
 
-    /** Without size-unit an extent is in pixels of a font that we do not know (section 2.3, size-unit). */
+    /** Without size-unit an extent is in pixels (section 2.3, size-unit), but where no font is named either, many mean characters. */
     private Limits limits() {
         int min = number("minwidth");
         int max = number("maxwidth");
@@ -427,9 +427,17 @@ final class Xliff12Reader extends XmlPass {
         if (min + max + minBytes + maxBytes == 0) {
             return Limits.NONE;
         }
-        String unit = attribute("size-unit").isEmpty() ? "pixel" : attribute("size-unit");
+        boolean stated = !attribute("size-unit").isEmpty();
+        String unit = stated ? attribute("size-unit") : Limits.PIXELS;
+        String font = attribute("font").isEmpty() && stated ? Limits.SOME_FONT : attribute("font");
         return unit.equals("byte")
                 ? new Limits(0, 0, "", Math.max(min, minBytes), maxBytes == 0 ? max : maxBytes)
-                : new Limits(min, max, min + max == 0 ? "" : unit, minBytes, maxBytes);
+                : new Limits(
+                        min,
+                        max,
+                        min + max == 0 ? "" : unit,
+                        minBytes,
+                        maxBytes,
+                        unit.equals(Limits.PIXELS) ? font : "");
     }
 }

@@ -174,7 +174,10 @@ class Xliff12ReaderTest {
         assertThat(
                         only("<trans-unit id='u' maxbytes='40' minwidth='2' maxwidth='9' size-unit='pixel'><source>s</source></trans-unit>")
                                 .limits())
-                .isEqualTo(new Limits(2, 9, "pixel", 0, 40));
+                .isEqualTo(new Limits(2, 9, Limits.PIXELS, 0, 40, Limits.SOME_FONT));
+        assertThat(only("<trans-unit id='u' maxwidth='9' font='Sans;8;700'><source>s</source></trans-unit>")
+                        .limits())
+                .isEqualTo(new Limits(0, 9, Limits.PIXELS, 0, 0, "Sans;8;700"));
         assertThat(only("<trans-unit id='u' maxwidth='9' size-unit='byte'><source>s</source></trans-unit>")
                         .limits())
                 .isEqualTo(new Limits(0, 0, "", 0, 9));

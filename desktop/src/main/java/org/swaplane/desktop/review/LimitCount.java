@@ -3,6 +3,8 @@ package org.swaplane.desktop.review;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import org.swaplane.check.PixelWidth;
 import org.swaplane.content.Content;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.Limits;
@@ -16,6 +18,9 @@ final class LimitCount {
         List<String> words = new ArrayList<>();
         if (limits.maxCharacters() > 0) {
             words.add(Strings.say("review.limit", characters(target), limits.maxCharacters()));
+        } else if (limits.maxPixels() > 0 && width(target, limits).isPresent()) {
+            PixelWidth width = width(target, limits).get();
+            words.add(Strings.say("review.limit-pixels", width.pixels(), limits.maxPixels(), width.font()));
         } else if (limits.max() > 0) {
             words.add(Strings.say("review.limit-unit", limits.max(), limits.unit()));
         }
@@ -34,8 +39,16 @@ final class LimitCount {
                 && !target.isEmpty()
                 && characters(target) < limits.min();
         return tooShort
+                || limits.maxPixels() > 0
+                        && width(target, limits)
+                                .filter(width -> width.pixels() > limits.maxPixels())
+                                .isPresent()
                 || limits.maxCharacters() > 0 && characters(target) > limits.maxCharacters()
                 || limits.maxBytes() > 0 && bytes(target) > limits.maxBytes();
+    }
+
+    private static Optional<PixelWidth> width(Content target, Limits limits) {
+        return PixelWidth.of(target.plainText(), limits);
     }
 
     private static int characters(Content target) {
