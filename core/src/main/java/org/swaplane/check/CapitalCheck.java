@@ -45,16 +45,14 @@ final class CapitalCheck extends TextCheck {
         }
         String first = source.group(1);
         String word = target.group(1);
-        // A name that begins small, such as that of a program, begins so everywhere.
-        boolean name = word.substring(1).chars().anyMatch(Character::isUpperCase)
-                || Pattern.compile("(?<!\\p{L})" + Pattern.quote(word) + "(?!\\p{L})")
-                        .matcher(texts.source())
-                        .find();
-        // A placeholder before it, or a tag that shows something, begins the sentence.
-        boolean begins = !startsWithStandalone(texts.segment().target(), target.start(1));
         boolean small = Character.isUpperCase(first.codePointAt(0)) && Character.isLowerCase(word.codePointAt(0));
         boolean large = Character.isLowerCase(first.codePointAt(0)) && Character.isUpperCase(word.codePointAt(0));
-        if (!begins || name || !(small && isWrong(texts, first) || large && isWrongCapital(texts, first, word))) {
+        if (!small && !large || isName(word, texts.source())) {
+            return List.of();
+        }
+        // A placeholder before it, or a tag that shows something, begins the sentence.
+        boolean begins = !startsWithStandalone(texts.segment().target(), target.start(1));
+        if (!begins || !(small && isWrong(texts, first) || large && isWrongCapital(texts, first, word))) {
             return List.of();
         }
         int at = target.start(1);
@@ -66,6 +64,14 @@ final class CapitalCheck extends TextCheck {
                 say(small ? "check.capital" : "check.capital.large"),
                 List.of(new Span(at, at + word.length())),
                 texts.segment().target().replaceText(at, end, turned)));
+    }
+
+    /** A name that begins small, such as that of a program, begins so everywhere. */
+    private static boolean isName(String word, String source) {
+        return word.substring(1).chars().anyMatch(Character::isUpperCase)
+                || Pattern.compile("(?<!\\p{L})" + Pattern.quote(word) + "(?!\\p{L})")
+                        .matcher(source)
+                        .find();
     }
 
     /** In a few words a capital letter can be that of a name, of a month, of a language, and in German of any noun. */

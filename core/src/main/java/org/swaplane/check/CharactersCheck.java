@@ -51,7 +51,7 @@ final class CharactersCheck extends TextCheck {
             String code = String.format("U+%04X", target.codePointAt(odd.get(0).start()));
             findings.add(error(texts, say("check.characters.odd", code), List.of(), odd));
         }
-        if (target.chars().anyMatch(c -> BROKEN.indexOf(c) >= 0)) {
+        if (mayBeBroken(target)) {
             find(texts, MOJIBAKE, "check.characters.mojibake", findings);
         }
         if (target.chars().anyMatch(c -> c >= FIRST_GREEK)) {
@@ -74,6 +74,16 @@ final class CharactersCheck extends TextCheck {
             }
         }
         return findings;
+    }
+
+    /** Asked first: a letter that a broken text has often, and behind it a character that is not ASCII. */
+    private static boolean mayBeBroken(String text) {
+        for (int i = 0; i + 1 < text.length(); i++) {
+            if (text.charAt(i + 1) >= FIRST_OTHER && BROKEN.indexOf(text.charAt(i)) >= 0) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** A letter that the language does not write, not even in words that it borrowed, and that the source does not have. */

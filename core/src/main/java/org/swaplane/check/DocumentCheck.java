@@ -78,8 +78,11 @@ public final class DocumentCheck {
     private List<Finding> at(int position, Map<Integer, Finding> others) {
         CheckedSegment segment = segments.apply(position);
         List<Finding> findings = new ArrayList<>(checks.run(segment));
-        if (others.containsKey(position)) {
-            checks.asSet(others.get(position)).ifPresent(findings::add);
+        Finding other = others.get(position);
+        if (other != null) {
+            // The same source elsewhere says more of an empty target than that it is empty.
+            findings.removeIf(each -> each.check().equals(other.check()));
+            checks.asSet(other).ifPresent(findings::add);
         }
         targets.of(position, segments).flatMap(checks::asSet).ifPresent(findings::add);
         return findings.isEmpty() ? List.of() : findings;

@@ -7,9 +7,11 @@ import java.util.Optional;
 
 /** A source with text, and nothing in the target. */
 final class EmptyTargetCheck implements Check {
+    static final String ID = "empty-target";
+
     @Override
     public String id() {
-        return "empty-target";
+        return ID;
     }
 
     @Override

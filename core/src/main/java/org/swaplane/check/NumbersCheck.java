@@ -108,7 +108,10 @@ final class NumbersCheck implements Check {
         // '3.00' where a comma is wanted could be a time, and is none.
         boolean foreign = wrong.values().isEmpty()
                 || wrong.kind() == ReadNumber.Kind.NUMBER && value(wrong).indexOf(':') > 0;
-        String key = foreign ? "check.numbers.notation" : "check.numbers.changed";
+        boolean asWritten = value(right).equals(right.written()) && value(wrong).equals(wrong.written());
+        String key = foreign
+                ? "check.numbers.notation"
+                : asWritten ? "check.numbers.changed-as-written" : "check.numbers.changed";
         String message = say(key, right.written(), wrong.written(), value(right), value(wrong));
         return Finding.in(segment, id(), Severity.ERROR, message, List.of(span(right)), List.of(span(wrong)), fix);
     }
@@ -141,11 +144,10 @@ final class NumbersCheck implements Check {
 
     /** Months of dates likewise. */
     private Optional<Finding> months(CheckedSegment segment) {
-        return changed(
-                segment,
-                months(segment.sourceText(), segment.sourceLanguage()),
-                months(segment.targetText(), segment.targetLanguage()),
-                false);
+        List<Said> source = months(segment.sourceText(), segment.sourceLanguage());
+        return source.isEmpty()
+                ? Optional.empty()
+                : changed(segment, source, months(segment.targetText(), segment.targetLanguage()), false);
     }
 
     private static List<Said> months(String text, String language) {

@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import org.swaplane.compare.Span;
+import org.swaplane.compare.TextDifference;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 
@@ -100,7 +101,7 @@ final class SameSources {
                 targets.merge(target, 1, Integer::sum);
             }
         }
-        if (targets.size() < 2) {
+        if (targets.isEmpty()) {
             return;
         }
         int most = Collections.max(targets.values());
@@ -109,14 +110,45 @@ final class SameSources {
                 .findFirst()
                 .orElseThrow()
                 .getKey();
+        boolean clear = most > 1
+                && targets.values().stream().filter(each -> each == most).count() == 1;
         for (int each : group) {
             CheckedSegment segment = segments.apply(each);
-            String target = segment.targetText();
-            if (!segment.segment().locked() && !target.isBlank() && !usual.sameAs(segment.target())) {
-                List<Span> all = List.of(new Span(0, target.length()));
-                String words = say("check.inconsistent-target", TagNotation.write(usual, segment.source()));
-                findings.put(each, Finding.in(segment, ID, Severity.WARNING, words, List.of(), all, Optional.empty()));
+            if (segment.segment().locked()) {
+                continue;
+            }
+            if (segment.targetText().isBlank()) {
+                findings.put(each, notPropagated(segment, usual));
+            } else if (!usual.sameAs(segment.target())) {
+                findings.put(each, different(segment, usual, clear));
             }
         }
+    }
+
+    /** Takes the place of the finding that a target is empty. */
+    private static Finding notPropagated(CheckedSegment segment, Content usual) {
+        return Finding.in(
+                segment,
+                EmptyTargetCheck.ID,
+                Severity.ERROR,
+                say("check.empty-target.repeated", TagNotation.write(usual, segment.source())),
+                List.of(),
+                List.of(),
+                Optional.of(usual));
+    }
+
+    /** What most others have is suggested where it is {@code clear} which that is. */
+    private static Finding different(CheckedSegment segment, Content usual, boolean clear) {
+        List<Span> parts =
+                TextDifference.between(usual.plainText(), segment.targetText()).after();
+        List<Span> all = List.of(new Span(0, segment.targetText().length()));
+        return Finding.in(
+                segment,
+                ID,
+                Severity.WARNING,
+                say("check.inconsistent-target", TagNotation.write(usual, segment.source())),
+                List.of(),
+                parts.isEmpty() ? all : parts,
+                clear ? Optional.of(usual) : Optional.empty());
     }
 }

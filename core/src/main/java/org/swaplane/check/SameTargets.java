@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.TreeSet;
 import java.util.function.IntFunction;
 import org.swaplane.compare.Span;
+import org.swaplane.compare.TextDifference;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 
@@ -108,9 +109,17 @@ final class SameTargets {
         }
         Content source = segments.apply(usual.get(0)).source();
         String other = TagNotation.write(source, source);
-        List<Span> all = List.of(new Span(0, here.source().plainText().length()));
+        List<Span> parts =
+                TextDifference.between(source.plainText(), here.sourceText()).after();
+        List<Span> all = List.of(new Span(0, here.sourceText().length()));
         return Optional.of(Finding.in(
-                here, ID, Severity.WARNING, say("check.inconsistent-source", other), all, List.of(), Optional.empty()));
+                here,
+                ID,
+                Severity.WARNING,
+                say("check.inconsistent-source", other),
+                parts.isEmpty() ? all : parts,
+                List.of(),
+                Optional.empty()));
     }
 
     private String folded(Content source) {

@@ -63,6 +63,9 @@ final class SpellingCheck extends TextCheck {
     }
 
     private Optional<Dictionary> dictionary(String language) {
+        if (dictionaries.isEmpty()) {
+            return Optional.empty();
+        }
         return Optional.ofNullable(dictionaries.get(language))
                 .or(() -> Optional.ofNullable(dictionaries.get(language.replaceFirst("-.*", ""))));
     }

@@ -10,12 +10,18 @@ import java.util.List;
 
 /** Which parts of two texts differ, word by word (UAX #29), so that no character is cut. */
 public record TextDifference(List<Span> before, List<Span> after) {
+    /** Of texts beyond so many characters only whether they differ is told, since comparing their words takes long. */
+    private static final int LONGEST = 20_000;
+
     public TextDifference {
         before = List.copyOf(before);
         after = List.copyOf(after);
     }
 
     public static TextDifference between(String before, String after) {
+        if (Math.max(before.length(), after.length()) > LONGEST) {
+            return whole(before, after);
+        }
         List<String> left = words(before);
         List<String> right = words(after);
         List<Span> inBefore = new ArrayList<>();
@@ -25,6 +31,13 @@ public record TextDifference(List<Span> before, List<Span> after) {
             add(inAfter, right, delta.getTarget());
         }
         return new TextDifference(inBefore, inAfter);
+    }
+
+    private static TextDifference whole(String before, String after) {
+        boolean same = before.equals(after);
+        return new TextDifference(
+                same || before.isEmpty() ? List.of() : List.of(new Span(0, before.length())),
+                same || after.isEmpty() ? List.of() : List.of(new Span(0, after.length())));
     }
 
     private static void add(List<Span> spans, List<String> words, Chunk<String> chunk) {

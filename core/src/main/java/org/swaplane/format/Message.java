@@ -53,7 +53,9 @@ public record Message(Content content, List<Variant> variants, boolean doubled) 
 
     /** Whether a text looks like a message with variants; it need not be a sound one. */
     public static boolean mayHaveVariants(String text) {
-        return text.indexOf('{') >= 0 && COMPLEX.matcher(text).find();
+        return text.indexOf('{') >= 0
+                && (text.contains("plural") || text.contains("select"))
+                && COMPLEX.matcher(text).find();
     }
 
     /** How such a text is written. */

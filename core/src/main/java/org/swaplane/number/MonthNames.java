@@ -10,28 +10,19 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** The names of the months in a language, from CLDR. */
 public final class MonthNames {
     private static final Map<String, MonthNames> KNOWN = new ConcurrentHashMap<>();
     private static final int SHORTEST = 3;
 
-    /** Beside a number, perhaps with a mark, an ending or a preposition between them. */
-    private static final Pattern BEHIND_NUMBER = Pattern.compile(
-            "\\p{Nd}(?:\\.|[\u00BA\u00AA]|-?\\p{L}{1,3})?[\\s\u00A0\u202F]+(?:(?:of|de|d')[\\s\u00A0]*)?$");
+    /** What may stand between a number and a name. */
+    private static final Set<String> LINKS = Set.of("of", "de", "del");
 
-    private static final Pattern BEFORE_NUMBER =
-            Pattern.compile("[.,]?[\\s\u00A0\u202F]+(?:(?:of|de|del)[\\s\u00A0]+)?\\p{Nd}");
-    private static final Pattern WORD = Pattern.compile("\\p{L}[\\p{L}\\p{M}]*");
     /** From here on a name may have an ending of up to three letters. */
     private static final int STEM = 5;
 
     private static final int ENDING = 3;
-    /** Characters before a name in which its number must stand. */
-    private static final int NEAR = 12;
-
     private final Set<String>[] names;
     private final Map<String, Integer> whole = new HashMap<>();
     private final boolean capitalised;
@@ -77,25 +68,97 @@ public final class MonthNames {
     /** The whole names that belong to a date, a number of a day or year being beside them. */
     public List<Named> inDates(String text) {
         List<Named> found = new ArrayList<>();
-        if (whole.isEmpty() || text.chars().noneMatch(Character::isDigit)) {
-            return found;
-        }
-        Matcher word = WORD.matcher(text);
-        while (word.find()) {
-            int month = monthOf(word.group());
-            boolean dated = month > 0
-                    && (BEHIND_NUMBER
-                                    .matcher(text.substring(Math.max(0, word.start() - NEAR), word.start()))
-                                    .find()
-                            || BEFORE_NUMBER
-                                    .matcher(text)
-                                    .region(word.end(), text.length())
-                                    .lookingAt());
-            if (dated) {
-                found.add(new Named(word.start(), word.end(), month));
+        for (int at = 0; at < text.length() && !whole.isEmpty(); at++) {
+            // Words are asked for only beside digits, since most texts have no date.
+            if (Character.isDigit(text.charAt(at))) {
+                addBefore(text, at, found);
+                while (at < text.length() && Character.isDigit(text.charAt(at))) {
+                    at++;
+                }
+                addBehind(text, at, found);
             }
         }
         return found;
+    }
+
+    /** 'May 5' and 'mayo de 2026'. */
+    private void addBefore(String text, int digits, List<Named> found) {
+        int end = blanksBefore(text, digits);
+        int start = wordBefore(text, end);
+        if (end < digits && LINKS.contains(text.substring(start, end))) {
+            end = blanksBefore(text, start);
+            start = wordBefore(text, end);
+        }
+        if (end < digits && start < end) {
+            add(text, start, end, found);
+        }
+    }
+
+    private static int blanksBefore(String text, int end) {
+        int at = end;
+        while (at > 0 && (isBlank(text.charAt(at - 1)) || ".,".indexOf(text.charAt(at - 1)) >= 0)) {
+            at--;
+        }
+        return at;
+    }
+
+    private static int wordBefore(String text, int end) {
+        int at = end;
+        while (at > 0 && isOfWord(text.charAt(at - 1))) {
+            at--;
+        }
+        return at;
+    }
+
+    /** '5 May', '5th of May', '5. Mai', '5 d’agost'. */
+    private void addBehind(String text, int digits, List<Named> found) {
+        int mark = digits < text.length() && ".-\u00BA\u00AA".indexOf(text.charAt(digits)) >= 0 ? digits + 1 : digits;
+        int ending = wordEnd(text, mark);
+        int start = blanksEnd(text, ending - mark <= ENDING ? ending : mark);
+        if (start == ending || start == mark) {
+            return;
+        }
+        int end = wordEnd(text, start);
+        boolean elided = end < text.length() && "'\u2019".indexOf(text.charAt(end)) >= 0;
+        if (elided || LINKS.contains(text.substring(start, end))) {
+            start = elided ? end + 1 : blanksEnd(text, end);
+            end = wordEnd(text, start);
+        }
+        if (start < end) {
+            add(text, start, end, found);
+        }
+    }
+
+    private static int blanksEnd(String text, int start) {
+        int at = start;
+        while (at < text.length() && isBlank(text.charAt(at))) {
+            at++;
+        }
+        return at;
+    }
+
+    private static int wordEnd(String text, int start) {
+        int at = start;
+        while (at < text.length() && isOfWord(text.charAt(at))) {
+            at++;
+        }
+        return at;
+    }
+
+    private static boolean isBlank(char c) {
+        return Character.isWhitespace(c) || Character.isSpaceChar(c);
+    }
+
+    private static boolean isOfWord(char c) {
+        return Character.isLetter(c) || Character.getType(c) == Character.NON_SPACING_MARK;
+    }
+
+    private void add(String text, int start, int end, List<Named> found) {
+        int month = monthOf(text.substring(start, end));
+        Named named = new Named(start, end, month);
+        if (month > 0 && !found.contains(named)) {
+            found.add(named);
+        }
     }
 
     private int monthOf(String word) {

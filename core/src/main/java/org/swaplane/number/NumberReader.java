@@ -241,7 +241,7 @@ public final class NumberReader {
             Integer shifted = isHalfDay ? fullDayHour(hour, halfDay.group(1)) : Integer.valueOf(hour);
             if (shifted != null && shifted <= 24 && Integer.parseInt(clock.group(3)) < 60) {
                 String seconds = clock.group(4) == null ? "" : ":" + clock.group(4);
-                String value = String.format(Locale.ROOT, "%d:%s%s", shifted, clock.group(3), seconds);
+                String value = shifted + ":" + clock.group(3) + seconds;
                 return new ReadNumber(start, last, text.substring(start, last), ReadNumber.Kind.TIME, Set.of(value));
             }
         }

@@ -1,6 +1,7 @@
 package org.swaplane.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.swaplane.document.SegmentBuilder.aSegment;
 
 import java.util.List;
@@ -12,6 +13,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.Segment;
@@ -154,7 +156,7 @@ class TextChecksTest {
         "Pier, Kai|Kai|Steg, 2",
         "Pier, Kai|Steg, 1",
         "Pier, Kai|Kai|Kai, ''",
-        "Pier, Kai||Kai, ''",
+        "Pier, Kai||Kai, 1",
         "Pier <1/>, Kai <1/>|<1/> Kai|Kai <1/>, 1"
     })
     void theSameSourceIsTranslatedTheSame(String source, String targets, String found) {
@@ -176,7 +178,27 @@ class TextChecksTest {
                         .collect(Collectors.joining(" ")))
                 .isEqualTo(found);
         assertThat(findings.stream().filter(finding -> finding.check().equals("inconsistent-target")))
-                .hasSize(found.isEmpty() ? 0 : 1);
+                .hasSize(found.isEmpty() || targets.contains("||") ? 0 : 1);
+    }
+
+    @Test
+    void aRepetitionThatWasNotTranslatedIsOfferedTheTargetOfTheOthers() {
+        List<String> targets = List.of("Kai", "", "Kai", "Der Kai");
+        List<CheckedSegment> segments = IntStream.range(0, targets.size())
+                .mapToObj(i -> aSegment()
+                        .key("u" + i)
+                        .source("Pier")
+                        .target(targets.get(i))
+                        .checked())
+                .toList();
+
+        List<Finding> findings = CheckRun.ofAllChecks().run(segments.size(), segments::get, Progress.NONE);
+
+        assertThat(findings)
+                .extracting(Finding::check, finding -> finding.suggestion().map(Content::plainText))
+                .containsExactly(
+                        tuple("empty-target", Optional.of("Kai")), tuple("inconsistent-target", Optional.of("Kai")));
+        assertThat(findings.get(1).target()).containsExactly(new Span(0, 4));
     }
 
     @Test

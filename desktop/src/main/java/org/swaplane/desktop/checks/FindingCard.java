@@ -20,10 +20,12 @@ import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.lane.SetAside;
+import org.swaplane.wording.Wording;
 
 /** The finding in hand: both texts with its parts marked, what is suggested, and what can be done about it. */
 final class FindingCard extends VBox {
     private final LaneSession session;
+    private final Label said = Parts.styled(Parts.quiet(""), "finding-said");
     private final ContentFlow source = new ContentFlow();
     private final ContentFlow target = new ContentFlow();
     private final ContentFlow suggestion = new ContentFlow();
@@ -64,9 +66,12 @@ final class FindingCard extends VBox {
             HBox.setHgrow(side, Priority.ALWAYS);
         }
         HBox both = Parts.styled(new HBox(left, right), "finding-texts");
-        both.setMinHeight(112);
+        both.setMinHeight(96);
         getChildren()
-                .addAll(both, Parts.styled(new FlowPane(fix, fixAll, open, reason, scope, setAside), "wrapped-row"));
+                .addAll(
+                        said,
+                        both,
+                        Parts.styled(new FlowPane(fix, fixAll, open, reason, scope, setAside), "wrapped-row"));
     }
 
     private static VBox column(String key, ContentFlow flow) {
@@ -104,6 +109,7 @@ final class FindingCard extends VBox {
         fixAll.setText(fixes < 2 ? Strings.say("checks.fix-all-none") : Strings.say("checks.fix-all", fixes));
         List.of(open, setAside, reason, scope).forEach(node -> node.setDisable(!there));
         suggested.setVisible(there && finding.suggestion().isPresent());
+        said.setText(there ? Wording.say("check-name." + finding.check()) + ": " + finding.message() : "");
         if (!there) {
             source.show("", List.of());
             target.show("", List.of());
