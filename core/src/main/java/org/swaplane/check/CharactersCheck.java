@@ -4,6 +4,7 @@ import static org.swaplane.wording.Wording.say;
 
 import com.ibm.icu.lang.UCharacter;
 import com.ibm.icu.lang.UCharacterCategory;
+import com.ibm.icu.lang.UScript;
 import com.ibm.icu.text.Normalizer2;
 import com.ibm.icu.text.UnicodeSet;
 import com.ibm.icu.util.LocaleData;
@@ -12,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -29,11 +31,17 @@ final class CharactersCheck extends TextCheck {
                     + "|[à-í]" + SECOND + "{2}");
 
     private static final Pattern MIXED =
-            Pattern.compile("(?<!\\p{L})(?=\\p{L}*\\p{IsLatin})(?=\\p{L}*[\\p{IsCyrillic}\\p{IsGreek}])\\p{L}{3,}");
+            Pattern.compile("(?<!\\p{L})(?=\\p{L}*[\\p{IsLatin}\\p{IsGreek}])(?=\\p{L}*[\\p{IsCyrillic}\\p{IsGreek}])"
+                    + "(?!\\p{IsGreek}++(?!\\p{L}))\\p{L}{3,}");
 
     private static final String BROKEN = "ÃÂÐÑÄÅÎÏØÙ×àáâãäåæçèéêëìíï";
     private static final char FIRST_OTHER = '\u0080';
     private static final char FIRST_COMBINING = '\u0300';
+    private static final char TATWEEL = '\u0640';
+    private static final Set<String> ALPHABETS = Set.of("Latn", "Cyrl", "Grek", "Arab", "Hebr", "Armn", "Geor");
+    /** Scripts whose languages write names of others with letters that they do not have themselves. */
+    private static final Set<String> MANY_LOANS = Set.of("Latn", "Grek");
+
     private static final char FIRST_GREEK = '\u0370';
 
     private final Map<String, UnicodeSet> exemplars = new ConcurrentHashMap<>();
@@ -90,14 +98,15 @@ final class CharactersCheck extends TextCheck {
     private Optional<Finding> foreign(Texts texts) {
         UnicodeSet letters = exemplars.computeIfAbsent(texts.segment().targetLanguage(), CharactersCheck::exemplars);
         String target = texts.target();
+        String script = texts.targetLanguage().script();
         if (letters.isEmpty()) {
             return Optional.empty();
         }
         int c;
         for (int at = 0; at < target.length(); at += Character.charCount(c)) {
             c = target.codePointAt(at);
-            boolean asked = c >= FIRST_OTHER && Character.isLetter(c) && isLatin(c);
-            if (asked && !letters.contains(c) && texts.source().indexOf(c) < 0) {
+            boolean asked = c >= FIRST_OTHER && Character.isLetter(c) && c != TATWEEL && isOf(script, c);
+            if (asked && !isWritten(c, letters) && texts.source().indexOf(c) < 0) {
                 String letter = Character.toString(c);
                 Span span = new Span(at, at + letter.length());
                 return Optional.of(warning(texts, say("check.characters.foreign", letter), List.of(), List.of(span)));
@@ -106,18 +115,30 @@ final class CharactersCheck extends TextCheck {
         return Optional.empty();
     }
 
-    private static boolean isLatin(int c) {
-        return Character.UnicodeScript.of(c) == Character.UnicodeScript.LATIN;
+    /** A letter of the language, also with a mark on it. */
+    private static boolean isWritten(int c, UnicodeSet letters) {
+        return letters.contains(c)
+                || !isOf("Latn", c)
+                        && letters.contains(Normalizer2.getNFDInstance()
+                                .normalize(Character.toString(c))
+                                .codePointAt(0));
     }
 
-    /** The letters of a language with Latin script, by CLDR, small and capital; nothing for other languages. */
+    /** Whether a letter belongs to the script in which the language is written; other scripts are words of other languages. */
+    private static boolean isOf(String script, int c) {
+        return UScript.getShortName(UScript.getScript(c)).equals(script);
+    }
+
+    /** The letters of a language with an alphabet, by CLDR, small and capital; nothing for other languages. */
     private static UnicodeSet exemplars(String language) {
-        if (language.isEmpty() || !Language.of(language).script().equals("Latn")) {
+        if (language.isEmpty() || !ALPHABETS.contains(Language.of(language).script())) {
             return new UnicodeSet();
         }
         LocaleData data = LocaleData.getInstance(ULocale.forLanguageTag(language));
         UnicodeSet letters = new UnicodeSet(data.getExemplarSet(0, LocaleData.ES_STANDARD));
-        letters.addAll(data.getExemplarSet(0, LocaleData.ES_AUXILIARY));
+        if (MANY_LOANS.contains(Language.of(language).script())) {
+            letters.addAll(data.getExemplarSet(0, LocaleData.ES_AUXILIARY));
+        }
         return letters.closeOver(UnicodeSet.ADD_CASE_MAPPINGS)
                 .addAll('ª', 'ª')
                 .addAll('º', 'º')

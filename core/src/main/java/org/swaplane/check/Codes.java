@@ -1,10 +1,15 @@
 package org.swaplane.check;
 
 import java.util.ArrayList;
+import java.util.Currency;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.swaplane.compare.Span;
 import org.swaplane.number.ReadNumber;
 
 /** Digits that are no value: versions, codes, telephone numbers. They stay as they are. */
@@ -18,6 +23,16 @@ final class Codes {
     /** Digits that are either a thousand or a fraction. */
     private static final Pattern GROUPED = Pattern.compile("\\d{1,3}(?:[.,]\\d{3})+");
 
+    /** Capital letters with digits. */
+    private static final Pattern LETTERED =
+            Pattern.compile("(?<![\\p{L}\\p{N}._/-])(?:[A-Z]{1,4}-?\\d{2,}|\\d{2,}[A-Z])(?![\\p{L}\\p{N}._/-])");
+
+    /** What may part the letters and the digits of a code. */
+    private static final String MARKS = "[^\\p{L}\\p{N}]{0,2}";
+
+    private static final Set<String> CURRENCIES = Currency.getAvailableCurrencies().stream()
+            .map(Currency::getCurrencyCode)
+            .collect(Collectors.toUnmodifiableSet());
     private static final int LONG_NUMBER = 7;
     /** From so many digits on, zeros at the begin belong to a code. */
     private static final int CODE_WITH_ZEROS = 3;
@@ -63,6 +78,30 @@ final class Codes {
         boolean before = number.start() > 0 && Character.isLetter(text.charAt(number.start() - 1));
         boolean after = number.end() < text.length() && Character.isLetter(text.charAt(number.end()));
         return before || after;
+    }
+
+    /**
+     * A code of the source whose digits stand in the target with other letters, or with none: 'X-200' against 'Y-200', 'E404' against '404'.
+     * Both texts without placeholders.
+     */
+    static Optional<Span> changed(String source, String target) {
+        Matcher code = LETTERED.matcher(source);
+        while (code.find()) {
+            String letters = code.group().replaceAll("[^A-Z]", "");
+            String digits = digitsOf(code.group());
+            boolean before = Character.isLetter(code.group().charAt(0));
+            String written = before ? letters + MARKS + digits : digits + MARKS + letters;
+            boolean same = CURRENCIES.contains(letters)
+                    || UnitSymbols.isOne(letters)
+                    || Pattern.compile(written).matcher(target).find();
+            if (!same
+                    && Pattern.compile("(?<!\\d)" + digits + "(?!\\d)")
+                            .matcher(target)
+                            .find()) {
+                return Optional.of(new Span(code.start(), code.end()));
+            }
+        }
+        return Optional.empty();
     }
 
     /**

@@ -149,6 +149,10 @@ final class EndPunctuationCheck extends TextCheck {
                         || !texts.sourceLanguage().hasStops())) {
             return true;
         }
+        // Languages without stops ask and shout with words, too.
+        if (target == End.NONE && !texts.targetLanguage().hasStops() && source != End.COLON) {
+            return true;
+        }
         boolean inSource = source == End.STOP;
         if (stops
                 && mayBeAbbreviation(

@@ -56,11 +56,20 @@ final class NumbersCheck implements Check {
         List<Finding> findings = findings(segment, missing, added);
         romans(segment).ifPresent(findings::add);
         months(segment).ifPresent(findings::add);
+        if (findings.isEmpty()) {
+            Codes.changed(masked(segment.sourceText()), masked(segment.targetText()))
+                    .map(span -> codeChanged(segment, span))
+                    .ifPresent(findings::add);
+        }
         return findings;
     }
 
     private List<ReadNumber> read(String plain, String language) {
-        return new ArrayList<>(reader(language).read(placeholders.mask(plain, '\uFFFC')));
+        return new ArrayList<>(reader(language).read(masked(plain)));
+    }
+
+    private String masked(String plain) {
+        return placeholders.mask(plain, '\uFFFC');
     }
 
     /** A small number in a message may be that of a variant which only one of the languages has. */
@@ -114,6 +123,18 @@ final class NumbersCheck implements Check {
                 : asWritten ? "check.numbers.changed-as-written" : "check.numbers.changed";
         String message = say(key, right.written(), wrong.written(), value(right), value(wrong));
         return Finding.in(segment, id(), Severity.ERROR, message, List.of(span(right)), List.of(span(wrong)), fix);
+    }
+
+    private Finding codeChanged(CheckedSegment segment, Span code) {
+        String written = segment.sourceText().substring(code.start(), code.end());
+        return Finding.in(
+                segment,
+                id(),
+                Severity.ERROR,
+                say("check.numbers.code", written),
+                List.of(code),
+                List.of(),
+                Optional.empty());
     }
 
     private Finding one(CheckedSegment segment, ReadNumber number, boolean missing) {

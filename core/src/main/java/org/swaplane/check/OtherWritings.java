@@ -45,7 +45,8 @@ final class OtherWritings {
                     .removeIf(number -> TimesAndDates.isDateInPieces(number, other)
                             || TimesAndDates.isTimeInPieces(number, other)
                             || TimesAndDates.isAfternoon(number, other)
-                            || TimesAndDates.isNamedHour(number, other));
+                            || TimesAndDates.isNamedHour(number, other)
+                            || TimesAndDates.isBuddhistYear(number, one, other));
             one.left().removeIf(number -> isJoined(number, other) || isListed(number, other));
             one.left()
                     .removeIf(number -> Fractions.isQuotient(number, other)

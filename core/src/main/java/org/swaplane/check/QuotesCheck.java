@@ -18,6 +18,7 @@ import org.swaplane.content.Content;
 
 /** Double quotation marks without their other half, or of a kind that the target language does not use. */
 final class QuotesCheck extends TextCheck {
+    private static final String STRAIGHT = "\"\"";
     private static final String MARKS = "\"“”„‟«»「」『』";
     /** First and second halves of all kinds, by two. */
     private static final Set<String> PAIRS =
@@ -79,8 +80,11 @@ final class QuotesCheck extends TextCheck {
             return List.of(); // CLDR names one kind only, and many languages have several
         }
         Set<String> own = usual.computeIfAbsent(texts.segment().targetLanguage(), QuotesCheck::usual);
-        List<Quotation> foreign =
-                quotations.stream().filter(each -> !own.contains(each.kind())).toList();
+        boolean typed = texts.source().indexOf('"') < 0 && quoted(texts.source());
+        List<Quotation> foreign = quotations.stream()
+                .filter(each ->
+                        !own.contains(each.kind()) || typed && each.kind().equals(STRAIGHT))
+                .toList();
         if (foreign.isEmpty()) {
             return List.of();
         }
@@ -120,11 +124,16 @@ final class QuotesCheck extends TextCheck {
         return Optional.ofNullable(open.peekLast());
     }
 
+    /** Whether a text has quotation marks of a typographer. */
+    private static boolean quoted(String text) {
+        return text.indexOf('\u201C') >= 0 && text.indexOf('\u201D') >= 0;
+    }
+
     private static Set<String> usual(String language) {
         ULocale locale = ULocale.forLanguageTag(language);
         LocaleData data = LocaleData.getInstance(locale);
         Set<String> kinds = new HashSet<>(ALSO.getOrDefault(locale.getLanguage(), Set.of()));
-        kinds.add("\"\"");
+        kinds.add(STRAIGHT);
         kinds.add(primary(language));
         kinds.add(data.getDelimiter(LocaleData.ALT_QUOTATION_START) + data.getDelimiter(LocaleData.ALT_QUOTATION_END));
         if (Set.of("CH", "LI").contains(locale.getCountry())) {

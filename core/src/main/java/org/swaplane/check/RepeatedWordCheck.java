@@ -13,7 +13,7 @@ import org.swaplane.compare.Span;
 /** The same word twice in a row, where the source has no such thing and the language knows no doubling. */
 final class RepeatedWordCheck extends TextCheck {
     private static final Pattern TWICE = Pattern.compile(
-            "(?iu)(?<![\\p{L}\\p{M}\\p{N}'’-])(\\p{L}[\\p{L}\\p{M}]+)(?:\\s|\\s?\\R\\s*)\\1(?![\\p{L}\\p{M}\\p{N}'’-])");
+            "(?iu)(?<![\\p{L}\\p{M}\\p{N}'’-])(\\p{L}[\\p{L}\\p{M}]*)(?:\\s|\\s?\\R\\s*)\\1(?![\\p{L}\\p{M}\\p{N}'’-])");
     /** Languages that hardly ever double a word; many others do, to say more or to join clauses. */
     private static final Set<String> WITHOUT_DOUBLING = Set.of(
             "en", "de", "fr", "es", "it", "pt", "nl", "sv", "da", "nb", "nn", "no", "is", "pl", "cs", "sk", "ru", "uk",
@@ -32,6 +32,10 @@ final class RepeatedWordCheck extends TextCheck {
             "es", Set.of("se"),
             "pl", Set.of("to"));
 
+    private static final Set<String> SLAVIC =
+            Set.of("ru", "uk", "be", "bg", "mk", "sr", "hr", "bs", "sl", "cs", "sk", "pl");
+
+    private static final String SHORT_WORDS = "вскоуиазвіwzuiaksov";
     private static final Set<String> BY_CLAUSES = Set.of("de", "nl", "sv", "da", "nb");
 
     RepeatedWordCheck() {
@@ -58,12 +62,18 @@ final class RepeatedWordCheck extends TextCheck {
             boolean first = BY_CLAUSES.contains(language.code())
                     && texts.target().substring(0, twice.start()).isBlank();
             if (!texts.hasTag(twice.start() + 1, twice.end() - 1)
+                    && (word.length() > 1 || isShortWord(word, language))
                     && (first || !meeting.contains(word.toLowerCase(Locale.ROOT)))) {
                 List<Span> span = List.of(new Span(twice.start(), twice.end()));
                 return List.of(warning(texts, say("check.repeated-word", word), List.of(), span));
             }
         }
         return List.of();
+    }
+
+    /** One small letter is a word in Slavic languages, and else may be anything. */
+    private static boolean isShortWord(String word, Language language) {
+        return SLAVIC.contains(language.code()) && SHORT_WORDS.contains(word);
     }
 
     /** Whether a word could stand twice in a row: asked first, since nearly no text has one. */

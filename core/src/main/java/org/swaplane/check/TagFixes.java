@@ -161,12 +161,4 @@ final class TagFixes {
                 .map(run -> run instanceof Tag tag && !tag.rights().reorder() && right.hasNext() ? right.next() : run)
                 .toList());
     }
-
-    /** With a space beside a tag: before one that opens, behind one that closes. */
-    static Content loosened(Content target, int run) {
-        List<Run> runs = new ArrayList<>(target.runs());
-        boolean behind = ((Tag) runs.get(run)).kind() == Tag.Kind.CLOSE;
-        runs.add(behind ? run + 1 : run, new Text(" "));
-        return new Content(runs);
-    }
 }

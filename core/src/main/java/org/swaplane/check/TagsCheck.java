@@ -8,12 +8,9 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
-import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
-import org.swaplane.content.Text;
 import org.swaplane.placeholder.PrintfArguments;
 
 /** Tags that the target lost, doubled or gained, and pairs that close before they open or cross each other. */
@@ -52,68 +49,9 @@ final class TagsCheck implements Check {
             findings.add(finding(segment, "check.tags.order", List.of(), Optional.of(ordered)));
         }
         if (findings.isEmpty()) {
-            glued(segment).ifPresent(findings::add);
+            TagSpaces.find(segment).ifPresent(findings::add);
         }
         return findings;
-    }
-
-    /** A tag with letters right at both sides, where the source has a space; only in scripts that part words so. */
-    private Optional<Finding> glued(CheckedSegment segment) {
-        Language language = Language.of(segment.targetLanguage());
-        if (!language.hasSpaces() || language.isOneOf("ko")) {
-            return Optional.empty();
-        }
-        List<Run> source = segment.source().runs();
-        List<Run> target = segment.target().runs();
-        int at = 0;
-        for (int i = 0; i < target.size(); i++) {
-            if (target.get(i) instanceof Tag tag && isGlued(target, i)) {
-                int there = indexOf(source, tag);
-                if (there >= 0 && isLoose(source, there)) {
-                    List<Span> here = List.of(new Span(Math.max(0, at - 1), at + 1));
-                    return Optional.of(Finding.in(
-                            segment,
-                            id(),
-                            Severity.WARNING,
-                            say("check.tags.glued", written(segment, tag)),
-                            List.of(),
-                            here,
-                            Optional.of(TagFixes.loosened(segment.target(), i))));
-                }
-            }
-            at += target.get(i).length();
-        }
-        return Optional.empty();
-    }
-
-    private static String written(CheckedSegment segment, Tag tag) {
-        return TagNotation.write(Content.of(tag), segment.source());
-    }
-
-    private static int indexOf(List<Run> runs, Tag tag) {
-        for (int i = 0; i < runs.size(); i++) {
-            if (runs.get(i) instanceof Tag each && each.matches(tag)) {
-                return i;
-            }
-        }
-        return -1;
-    }
-
-    private static boolean isGlued(List<Run> runs, int at) {
-        return at > 0
-                && at + 1 < runs.size()
-                && runs.get(at - 1) instanceof Text before
-                && runs.get(at + 1) instanceof Text after
-                && Character.isLetter(before.value().codePointBefore(before.length()))
-                && Character.isLetter(after.value().codePointAt(0));
-    }
-
-    private static boolean isLoose(List<Run> runs, int at) {
-        boolean before =
-                at == 0 || runs.get(at - 1) instanceof Text text && text.value().endsWith(" ");
-        boolean after = at + 1 == runs.size()
-                || runs.get(at + 1) instanceof Text text && text.value().startsWith(" ");
-        return before || after;
     }
 
     private Finding finding(CheckedSegment segment, String key, List<Tag> tags, Optional<Content> fix) {

@@ -17,6 +17,9 @@ final class TimesAndDates {
     private static final Pattern MIDNIGHT = Pattern.compile("(?:0|24)(?::00)?");
     private static final Pattern NOON = Pattern.compile("12(?::00)?");
 
+    /** Years by which the Buddhist calendar is ahead. */
+    private static final int BUDDHIST = 543;
+
     private TimesAndDates() {}
 
     /** '2026-04-03' against 3 and 2026 with the name of the month, or against 2026, 4 and 3. */
@@ -101,13 +104,22 @@ final class TimesAndDates {
                                 && DayPeriods.of(other.language()).sayNoon(other.text()));
     }
 
-    /** '4\u6708' against the name of the month; a number without the word for 'month' could be anything. */
+    /** '4\u6708' against the name of the month; a number alone could be anything. */
     static boolean isMonth(ReadNumber number, UnmatchedNumbers one, UnmatchedNumbers other) {
         String month = value(number);
         return month.matches("[1-9]|1[0-2]")
-                && Pattern.compile("(?<!\\p{Nd})0?" + month + "[\u6708\uC6D4]")
-                        .matcher(one.text())
-                        .find()
+                && MonthNames.of(one.language()).isInWithDigits(one.text(), Integer.parseInt(month))
                 && MonthNames.of(other.language()).isIn(other.text(), Integer.parseInt(month));
+    }
+
+    /** 2569 against 2026, in the years of a Buddhist calendar. */
+    static boolean isBuddhistYear(ReadNumber number, UnmatchedNumbers one, UnmatchedNumbers other) {
+        String year = value(number);
+        if (!year.matches("2[4-7]\\d\\d") || !Language.of(one.language()).isOneOf("th", "lo", "km", "my")) {
+            return false;
+        }
+        Optional<ReadNumber> common = other.find(String.valueOf(Integer.parseInt(year) - BUDDHIST));
+        common.ifPresent(other.left()::remove);
+        return common.isPresent();
     }
 }

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
 
 /** The names of the months in a language, from CLDR. */
 public final class MonthNames {
@@ -25,6 +26,7 @@ public final class MonthNames {
     private static final int ENDING = 3;
     private final Set<String>[] names;
     private final Map<String, Integer> whole = new HashMap<>();
+    private final Set<String> withDigits = new HashSet<>();
     private final boolean capitalised;
 
     @SuppressWarnings("unchecked")
@@ -41,10 +43,12 @@ public final class MonthNames {
                     String name = symbols.getMonths(context, width)[month]
                             .toLowerCase(Locale.ROOT)
                             .replaceFirst("\\.$", "");
-                    if (name.length() >= SHORTEST) {
+                    if (name.matches(".*\\d.*")) {
+                        withDigits.add(name);
+                    } else if (name.length() >= SHORTEST) {
                         names[month].add(name);
                     }
-                    if (width == DateFormatSymbols.WIDE && name.length() >= SHORTEST) {
+                    if (width == DateFormatSymbols.WIDE && name.length() >= SHORTEST && !withDigits.contains(name)) {
                         whole.put(name, month + 1);
                     }
                 }
@@ -60,6 +64,16 @@ public final class MonthNames {
     public boolean isIn(String text, int month) {
         String small = text.toLowerCase(Locale.ROOT);
         return names[month - 1].stream().anyMatch(name -> beginsWord(small, name));
+    }
+
+    /** Whether the text names this month with digits, as '4\u6708' and 'tháng 4' do. */
+    public boolean isInWithDigits(String text, int month) {
+        String small = text.toLowerCase(Locale.ROOT);
+        return withDigits.stream()
+                .filter(name -> name.replaceAll("\\D", "").equals(String.valueOf(month)))
+                .anyMatch(name -> Pattern.compile("(?<!\\p{Nd})0?" + Pattern.quote(name) + "(?!(?<=\\d)\\p{Nd})")
+                        .matcher(small)
+                        .find());
     }
 
     /** A month, 1 to 12, whose name stands at {@code [start, end)} of a text. */

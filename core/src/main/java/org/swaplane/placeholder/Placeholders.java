@@ -28,7 +28,7 @@ public final class Placeholders {
             new Kind("dollar-brace", "${name}", '$', "\\$\\{[\\p{L}_][\\w.]*\\}"),
             new Kind("percent-brace", "%{name}", '%', "%\\{[\\p{L}_]\\w*\\}"),
             new Kind("percent-name", "%(name)s", '%', "%\\([\\p{L}_]\\w*\\)[a-zA-Z]"),
-            new Kind("numbered-brace", "{0}", '{', "\\{\\d+(?:,\\s*[^{}]*)?\\}"),
+            new Kind("numbered-brace", "{0}", '{', "\\{\\d+(?:[,:]\\s*[^{}]*)?\\}"),
             new Kind(
                     "formatted-brace",
                     "{name, date}",
