@@ -88,7 +88,16 @@ public final class CheckRun {
         for (Check check : checks) {
             findings.addAll(severe(check.check(segment)));
         }
+        findings.removeIf(each -> isToldBetter(each, findings));
         return findings;
+    }
+
+    /** A term that is missing because a forbidden one stands in its place is one mistake, not two. */
+    private static boolean isToldBetter(Finding finding, List<Finding> all) {
+        return finding.check().equals("term")
+                && all.stream()
+                        .anyMatch(each -> each.check().equals("forbidden-term")
+                                && each.source().equals(finding.source()));
     }
 
     private boolean isOn(String check) {

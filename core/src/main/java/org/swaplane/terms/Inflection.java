@@ -1,6 +1,9 @@
 package org.swaplane.terms;
 
 import com.ibm.icu.util.ULocale;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
@@ -16,6 +19,10 @@ final class Inflection {
     private static final Pattern ENGLISH = Pattern.compile("(?:e?s|['’]s|s['’]|e?d|ing)?");
     /** German verbs end so, and nouns do not. */
     private static final Pattern GERMAN_VERB = Pattern.compile("s?t|te[nrst]?");
+
+    private static final Set<String> WITH_SEPARABLE = Set.of("de", "nl");
+    private static final Pattern SEPARABLE = Pattern.compile(
+            "(ab|an|auf|aus|bei|ein|fest|her|hin|los|mit|nach|vor|weg|zu|zuruck|zusammen|aan|af|in|mee|op|uit)(\\p{L}{3,}?)e?n");
 
     private final String language;
 
@@ -70,5 +77,15 @@ final class Inflection {
         String stem = term.substring(0, Math.max(SHORT, term.length() - 2));
         int at = word.indexOf(stem);
         return at >= 0 && !isVerb(term, word.substring(at + stem.length()));
+    }
+
+    /** Whether a verb stands in two pieces, as 'checken Sie ... ein' for 'einchecken'. */
+    boolean isSeparated(String term, List<String> words) {
+        Matcher verb = SEPARABLE.matcher(term);
+        if (!WITH_SEPARABLE.contains(language) || !verb.matches()) {
+            return false;
+        }
+        int begin = words.indexOf(verb.group(1));
+        return begin > 0 && words.subList(0, begin).stream().anyMatch(each -> each.startsWith(verb.group(2)));
     }
 }

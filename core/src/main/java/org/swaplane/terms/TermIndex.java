@@ -91,8 +91,10 @@ public final class TermIndex {
         }
         Inflection inflection = new Inflection(language);
         List<Word> there = words(text);
+        List<String> all = there.stream().map(Word::folded).toList();
         return words(wording).stream()
-                .allMatch(word -> there.stream().anyMatch(each -> inflection.isIn(word.folded(), each.folded())));
+                .allMatch(word -> all.stream().anyMatch(each -> inflection.isIn(word.folded(), each))
+                        || inflection.isSeparated(word.folded(), all));
     }
 
     /** Where a wording stands as words of its own; endings that are added are allowed. Null where it does not. */

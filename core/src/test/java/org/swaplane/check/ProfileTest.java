@@ -48,7 +48,7 @@ class ProfileTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', nullValues = "-", textBlock = """
             The ferry.        | Die Fähre.      | -
-            The ferry.        | Das Boot.       | forbidden-term term spelling
+            The ferry.        | Das Boot.       | forbidden-term spelling
             The ferries.      | Das Deck.       | term
             In Gullwick.      | Das Deck.       | keep-as-is
             At pier 3.        | das Deck 3.     | pattern

@@ -118,6 +118,9 @@ class TermListTest {
             de | Anleger      | Am Fähranleger 3           | true
             de | obere Deck   | Auf dem oberen Deck        | true
             de | obere Deck   | Auf dem unteren Deck       | false
+            de | einchecken   | Checken Sie jetzt ein      | true
+            de | einchecken   | Checken Sie jetzt aus      | false
+            de | ankommen     | Kommt das Schiff an?       | true
             fr | traversée    | Les traversées             | true
             pl | przystań     | Na przystani               | true
             en | ferry        | The ferries                | true
