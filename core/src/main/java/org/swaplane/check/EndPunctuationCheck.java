@@ -87,7 +87,10 @@ final class EndPunctuationCheck extends TextCheck {
                 && source == End.STOP
                 && endsWithText(texts.segment().target())) {
             String stop = STOPS.getOrDefault(texts.targetLanguage().code(), ".");
-            Content fixed = texts.segment().target().replaceText(targetAt + 1, targetAt + 1, stop);
+            // Behind brackets and quotation marks where it stands so in the source.
+            boolean outside = sourceAt == texts.source().stripTrailing().length() - 1;
+            int place = outside ? texts.target().stripTrailing().length() : targetAt + 1;
+            Content fixed = texts.segment().target().replaceText(place, place, stop);
             String mark = texts.source().substring(sourceAt, sourceAt + 1);
             return List.of(warning(texts, say("check.end-punctuation.missing", mark), targetSpan, fixed));
         }

@@ -28,7 +28,7 @@ final class SameTargets {
     private static final char FIRST_DENSE = '\u2E80';
 
     private final Profile.Consistency consistency;
-    /** By the key of a target: its only position, or from the second one on all of them. */
+    /** By the key of a target: its only position, or all of them where there are several. */
     private final Map<Long, Integer> single = new HashMap<>();
 
     private final Map<Long, List<Integer>> several = new HashMap<>();
@@ -44,26 +44,45 @@ final class SameTargets {
         Long before = keys.remove(position);
         if (before != null) {
             concerned.addAll(group(before));
-            single.remove(before, position);
-            List<Integer> group = several.get(before);
-            if (group != null) {
-                group.remove(Integer.valueOf(position));
-            }
+            remove(before, position);
         }
         long key = key(segment);
         if (key != 0) {
             keys.put(position, key);
-            Integer first = single.putIfAbsent(key, position);
-            if (first != null) {
-                several.computeIfAbsent(key, none -> new ArrayList<>(List.of(first)))
-                        .add(position);
-            }
+            add(key, position);
             concerned.addAll(group(key));
         }
         return concerned;
     }
 
-    private List<Integer> group(Long key) {
+    private void add(long key, int position) {
+        List<Integer> group = several.get(key);
+        if (group != null) {
+            group.add(position);
+            return;
+        }
+        Integer first = single.remove(key);
+        if (first == null) {
+            single.put(key, position);
+        } else {
+            several.put(key, new ArrayList<>(List.of(first, position)));
+        }
+    }
+
+    private void remove(long key, int position) {
+        List<Integer> group = several.get(key);
+        if (group == null) {
+            single.remove(key);
+            return;
+        }
+        group.remove(Integer.valueOf(position));
+        if (group.size() == 1) {
+            single.put(key, group.get(0));
+            several.remove(key);
+        }
+    }
+
+    private List<Integer> group(long key) {
         Integer one = single.get(key);
         return several.getOrDefault(key, one == null ? List.of() : List.of(one));
     }

@@ -135,6 +135,7 @@ class TextChecksTest {
     @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
             en de | The deck is closed today. | Das Deck ist heute geschlossen | Das Deck ist heute geschlossen.
             en zh | The deck is closed today. | 今天甲板关闭                     | 今天甲板关闭。
+            en de | It seats {count}.         | Plätze: {count}                | Plätze: {count}.
             en de | Deck plan·                | Deckplan                       | Deckplan·
             en de | The <1>upper</1> deck     | Das <1>obere</1>·Deck··hier    | Das <1>obere</1> Deck hier
             en de | The deck is closed.       | das Deck ist geschlossen.      | Das Deck ist geschlossen.

@@ -11,6 +11,7 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ToggleButton;
@@ -28,12 +29,13 @@ import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.SetAside;
-import org.swaplane.wording.Wording;
 
 /** Findings: groups on the left, the list in the middle, the two texts below; or the lane's profile of checks. */
 public final class ChecksView implements View {
     private static final String ASIDE = "set-aside";
     private static final double GROUPS = 230;
+    /** Findings that stay in sight above the one in hand. */
+    private static final int ROWS_BEFORE = 3;
 
     private final LaneSession session;
     private final ComboBox<Grouping> grouping =
@@ -42,6 +44,8 @@ public final class ChecksView implements View {
     private final ListView<Finding> findings = new ListView<>();
     private final ListView<SetAside> aside = new ListView<>();
     private final ToggleButton settings = new ToggleButton(Strings.say("checks.settings"));
+    private final Label none = Parts.quiet(Strings.say("checks.none"));
+    private final VBox unchecked;
     private final Button revoke;
     private final FindingCard card;
     private final FixPreview preview;
@@ -64,7 +68,11 @@ public final class ChecksView implements View {
         groups.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> groupChosen(now));
         findings.setId("findings");
         findings.setCellFactory(list -> new FindingCell(session));
-        findings.setPlaceholder(Parts.quiet(Strings.say("checks.none")));
+        unchecked = Parts.styled(
+                new VBox(
+                        Parts.quiet(Strings.say("checks.unchecked")),
+                        Parts.button("check-file", "checks.check-file", session.checking()::check)),
+                "placeholder");
         findings.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showFinding());
         aside.setId("findings-aside");
         aside.setCellFactory(list -> new AsideCell());
@@ -145,7 +153,7 @@ public final class ChecksView implements View {
         int at = findings.getSelectionModel().getSelectedIndex() + by;
         if (at >= 0 && at < findings.getItems().size()) {
             findings.getSelectionModel().select(at);
-            findings.scrollTo(at);
+            findings.scrollTo(Math.max(0, at - ROWS_BEFORE));
         }
     }
 
@@ -170,8 +178,8 @@ public final class ChecksView implements View {
     /** Shows what fixing all findings like the chosen one would write. */
     private void previewFixes() {
         if (chosen() != null && session.checking().fixes(chosen().check()).size() > 1) {
-            preview.show(chosen().check(), Wording.say("check-name." + chosen().check()));
             Parts.showIf(preview, true);
+            preview.show(chosen().check());
             Parts.showIf(findings, false);
             Parts.showIf(card, false);
         }
@@ -240,7 +248,8 @@ public final class ChecksView implements View {
     private void showGroup() {
         Grouping.Group group = groups.getSelectionModel().getSelectedItem();
         boolean isAside = group != null && group.id().equals(ASIDE);
-        boolean previews = preview.isVisible();
+        boolean previews = preview.isVisible() && preview.isStillAsked();
+        Parts.showIf(preview, previews);
         Parts.showIf(findings, !isAside && !previews);
         Parts.showIf(aside, isAside);
         Parts.showIf(card, !isAside && !previews);
@@ -248,6 +257,7 @@ public final class ChecksView implements View {
         if (session.track() == null || group == null) {
             return;
         }
+        findings.setPlaceholder(session.checking().isMade() ? none : unchecked);
         aside.getItems().setAll(session.lane().findings().all(session.track()));
         int at = Math.max(0, findings.getSelectionModel().getSelectedIndex());
         List<Finding> shown =

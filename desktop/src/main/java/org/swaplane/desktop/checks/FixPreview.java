@@ -6,6 +6,8 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -17,6 +19,7 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.ContentFlow;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.wording.Wording;
 
 /** What fixing all findings of a kind would write, before it is written. */
 final class FixPreview extends VBox {
@@ -39,16 +42,33 @@ final class FixPreview extends VBox {
             session.checking().fixAll(check);
             done.run();
         });
+        addEventHandler(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                done.run();
+                event.consume();
+            }
+        });
         getChildren().addAll(title, fixes, Parts.row(write, Parts.button("leave-fixes", "checks.leave-fixes", done)));
     }
 
-    void show(String of, String words) {
+    /** Shows the fixes of a check; the preview must be visible, since it takes the focus. */
+    void show(String of) {
         check = of;
-        Map<Integer, Content> all = session.checking().fixes(of);
-        title.setText(Strings.say("checks.fixes-title", words));
+        title.setText(Strings.say("checks.fixes-title", Wording.say("check-name." + of)));
+        fill(session.checking().fixes(of));
+        write.requestFocus();
+    }
+
+    /** Shows what there is to fix after an edit or an undo; false when there is nothing any more. */
+    boolean isStillAsked() {
+        Map<Integer, Content> all = session.checking().fixes(check);
+        fill(all);
+        return !all.isEmpty();
+    }
+
+    private void fill(Map<Integer, Content> all) {
         write.setText(Strings.say("checks.write-fixes", all.size()));
         fixes.getItems().setAll(List.copyOf(all.entrySet()));
-        write.requestFocus();
     }
 
     private final class FixCell extends ListCell<Map.Entry<Integer, Content>> {

@@ -194,6 +194,16 @@ public final class Checking {
                 }));
     }
 
+    /** Whether the track in hand was checked; not before the first time, and not where that was cancelled. */
+    public boolean isMade() {
+        return document.isPresent();
+    }
+
+    /** Checks the track in hand anew. */
+    public void check() {
+        session.check(session.track());
+    }
+
     /** The findings that are open, in the order of the file. */
     public List<Finding> open() {
         if (session.track() == null) {

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
 import javafx.animation.PauseTransition;
+import javafx.application.Platform;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
@@ -58,6 +59,10 @@ public final class Shell extends StackPane {
         setOnDragDropped(this::dropped);
         counting.setOnFinished(event -> count());
         show(session.viewProperty().get());
+        // Else the first control of the window has the keyboard, which may be the one that cancels.
+        sceneProperty()
+                .addListener((property, before, now) -> Platform.runLater(
+                        () -> this.views.get(session.viewProperty().get()).focus()));
         count();
     }
 

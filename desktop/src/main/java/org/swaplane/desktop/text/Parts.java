@@ -5,6 +5,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -52,6 +53,13 @@ public final class Parts {
         button.setId(id);
         button.setOnAction(event -> action.run());
         button.setMinWidth(Region.USE_PREF_SIZE);
+        // By itself a button listens to the space bar only.
+        button.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ENTER) {
+                button.fire();
+                event.consume();
+            }
+        });
         return button;
     }
 
