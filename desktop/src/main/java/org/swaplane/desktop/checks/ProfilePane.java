@@ -2,41 +2,30 @@ package org.swaplane.desktop.checks;
 
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
-import org.swaplane.check.CheckIds;
 import org.swaplane.check.Profile;
-import org.swaplane.check.Severity;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.spelling.Dictionary;
-import org.swaplane.wording.Wording;
 
 /** Which checks the lane makes, and how. What is changed holds at once. */
 final class ProfilePane extends ScrollPane {
-    private static final int COLUMNS = 2;
-
     private final LaneSession session;
     private final FilePicker picker;
-    private final GridPane checks = Parts.styled(new GridPane(), "profile-checks");
+    private final CheckChoices checks = new CheckChoices(this::change);
     private final TextField most = number("growth-most");
     private final TextField least = number("growth-least");
     private final CheckBox letterCase = new CheckBox(Strings.say("profile.case"));
@@ -126,11 +115,7 @@ final class ProfilePane extends ScrollPane {
     void show() {
         Profile profile = session.checking().profile();
         showing = true;
-        checks.getChildren().clear();
-        int rows = (CheckIds.ALL.size() + COLUMNS - 1) / COLUMNS;
-        for (int i = 0; i < CheckIds.ALL.size(); i++) {
-            addCheck(CheckIds.ALL.get(i), profile, i / rows * 2, i % rows);
-        }
+        checks.show(profile);
         most.setText(String.valueOf(profile.growth().most()));
         least.setText(String.valueOf(profile.growth().least()));
         letterCase.setSelected(profile.consistency().letterCase());
@@ -167,38 +152,6 @@ final class ProfilePane extends ScrollPane {
 
     private Node removable(String words, UnaryOperator<Profile> removed) {
         return Parts.row(new Label(words), Parts.button("remove", "profile.remove", () -> change(removed)));
-    }
-
-    private void addCheck(String id, Profile profile, int column, int row) {
-        CheckBox box = new CheckBox(Wording.say("check-name." + id));
-        box.setId("check-" + id);
-        box.setMnemonicParsing(false);
-        box.setSelected(!profile.off().contains(id));
-        box.setOnAction(event -> change(all -> {
-            Set<String> off = new TreeSet<>(all.off());
-            if (box.isSelected()) {
-                off.remove(id);
-            } else {
-                off.add(id);
-            }
-            return all.withOff(off);
-        }));
-        ComboBox<String> severity = Choice.of(
-                "severity-" + id,
-                List.of("usual", "error", "warning"),
-                each -> Strings.say("profile.severity." + each));
-        Severity set = profile.severities().get(id);
-        severity.setValue(set == null ? "usual" : set.name().toLowerCase(Locale.ROOT));
-        severity.setOnAction(event -> change(all -> {
-            Map<String, Severity> severities = new TreeMap<>(all.severities());
-            severities.remove(id);
-            if (!severity.getValue().equals("usual")) {
-                severities.put(id, Severity.valueOf(severity.getValue().toUpperCase(Locale.ROOT)));
-            }
-            return all.withSeverities(severities);
-        }));
-        checks.add(box, column, row);
-        checks.add(severity, column + 1, row);
     }
 
     private void growthTyped() {
