@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -12,9 +13,11 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import org.swaplane.check.Finding;
 import org.swaplane.check.OwnPattern;
 import org.swaplane.check.Severity;
+import org.swaplane.desktop.session.Checking;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.ContentFlow;
@@ -24,6 +27,8 @@ import org.swaplane.desktop.text.Strings;
 /** Patterns of one's own, tried on the track in hand while they are typed. */
 final class PatternsPane extends VBox {
     private static final int SHOWN = 5;
+    /** Width of a file's name beside a sample. */
+    private static final double FILE = 150;
 
     private final LaneSession session;
     private final Consumer<List<OwnPattern>> changed;
@@ -40,6 +45,9 @@ final class PatternsPane extends VBox {
             each -> Strings.say("profile.severity." + each.name().toLowerCase(Locale.ROOT)));
     private final Label fault = Parts.styled(new Label(), "stop-text");
     private final VBox tried = Parts.styled(new VBox(), "column");
+    /** A lane is not searched for each letter of a word. */
+    private final PauseTransition typing = new PauseTransition(Duration.millis(250));
+
     private List<OwnPattern> patterns = List.of();
 
     PatternsPane(LaneSession session, Consumer<List<OwnPattern>> changed) {
@@ -47,8 +55,9 @@ final class PatternsPane extends VBox {
         this.changed = changed;
         getStyleClass().add("column");
         setId("patterns");
+        typing.setOnFinished(event -> tryOut());
         List.of(name, source, target, message)
-                .forEach(field -> field.textProperty().addListener((property, before, now) -> tryOut()));
+                .forEach(field -> field.textProperty().addListener((property, before, now) -> typing.playFromStart()));
         List.of(required, ignoreCase)
                 .forEach(box -> box.selectedProperty().addListener((property, before, now) -> tryOut()));
         getChildren()
@@ -133,7 +142,7 @@ final class PatternsPane extends VBox {
         }
     }
 
-    /** Shows what the typed pattern finds in the track in hand. */
+    /** Shows what the typed pattern finds in the lane. */
     private void tryOut() {
         OwnPattern pattern = typed();
         boolean empty = pattern.source().isEmpty() && pattern.target().isEmpty();
@@ -143,20 +152,27 @@ final class PatternsPane extends VBox {
             return;
         }
         session.checking().tryOut(pattern, SHOWN, found -> {
-            tried.getChildren().setAll(Parts.quiet(Strings.say("patterns.found", found.size(), SHOWN)));
+            tried.getChildren()
+                    .setAll(Parts.quiet(Strings.say(
+                            found.size() < SHOWN ? "patterns.found" : "patterns.found-first", found.size())));
             found.forEach(each -> tried.getChildren().add(sample(each)));
         });
     }
 
-    private HBox sample(Finding finding) {
+    private HBox sample(Checking.Trial trial) {
+        Finding finding = trial.finding();
         ContentFlow before = new ContentFlow();
         ContentFlow after = new ContentFlow();
-        before.show(session.track().segment(finding.segment()).source().plainText(), finding.source());
-        after.show(session.track().target(finding.segment()).plainText(), finding.target());
+        before.show(trial.track().segment(finding.segment()).source().plainText(), finding.source());
+        after.show(trial.track().target(finding.segment()).plainText(), finding.target());
         List.of(before, after).forEach(flow -> {
             flow.setPrefWidth(100);
             HBox.setHgrow(flow, Priority.ALWAYS);
         });
-        return Parts.styled(new HBox(before, after), "preview-row");
+        Label file = Parts.quiet(trial.track().name());
+        file.setMinWidth(FILE);
+        file.setMaxWidth(FILE);
+        file.setWrapText(false);
+        return Parts.styled(new HBox(before, after, file), "preview-row");
     }
 }

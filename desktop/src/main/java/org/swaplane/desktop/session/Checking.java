@@ -121,14 +121,27 @@ public final class Checking {
                         kept -> profileChanged());
     }
 
-    /** Finds what a pattern that is no part of the profile yet would find in the track in hand, up to so many. */
-    public void tryOut(OwnPattern pattern, int most, Consumer<List<Finding>> shown) {
-        Track track = session.track();
+    /** What a pattern that is tried found, and where. */
+    public record Trial(Track track, Finding finding) {}
+
+    /** Finds what a pattern that is no part of the profile yet would find in the lane, the track in hand first, up to so many. */
+    public void tryOut(OwnPattern pattern, int most, Consumer<List<Trial>> shown) {
+        List<Track> tracks = new ArrayList<>(session.lane().tracks());
+        tracks.remove(session.track());
+        tracks.add(0, session.track());
         session.background()
                 .run(
                         Strings.say("task.try-pattern"),
-                        progress -> CheckRun.found(pattern, track.size(), track::checked, most, progress),
-                        shown::accept);
+                        progress -> {
+                            List<Trial> trials = new ArrayList<>();
+                            for (Track track : tracks) {
+                                int left = most - trials.size();
+                                CheckRun.found(pattern, track.size(), track::checked, left, progress)
+                                        .forEach(finding -> trials.add(new Trial(track, finding)));
+                            }
+                            return trials;
+                        },
+                        shown);
     }
 
     public void saveProfile(Path file) {
