@@ -2,17 +2,10 @@ package org.swaplane.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
-import java.time.Instant;
-import java.time.ZoneOffset;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.Callable;
-import java.util.concurrent.TimeUnit;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -23,84 +16,19 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.swaplane.check.Finding;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.demo.DemoReviewer;
-import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.document.State;
-import org.swaplane.format.FormatRegistry;
-import org.swaplane.lane.Lane;
 import org.swaplane.lane.SetAside;
 import org.swaplane.lane.Track;
 import org.swaplane.proof.Proof;
-import org.testfx.api.FxToolkit;
-import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The whole job in the real window, with the keyboard where there is a key for it. */
-class JourneyTest extends ApplicationTest {
-    private static final Clock DAY = Clock.fixed(Instant.parse("2026-11-23T09:30:00Z"), ZoneOffset.UTC);
-
-    @TempDir
-    private static Path folders;
-
-    private final List<Path> opened = new ArrayList<>();
-    private final List<Path> picked = new ArrayList<>();
-    private Path folder;
-    private LaneSession session;
-
-    @Override
-    public void start(Stage stage) throws IOException {
-        folder = Files.createTempDirectory(folders, "lane");
-        session = new LaneSession(Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), DAY));
-        session.lane().set("person", "Mara Lind");
-        stage.setScene(Window.scene(session, () -> List.copyOf(picked), opened::add));
-        stage.show();
-    }
-
-    @BeforeEach
-    void aFileFromTheClient() throws IOException {
-        picked.add(Files.write(folder.resolve("from client.xlf"), DemoLane.file()));
-    }
-
-    @AfterEach
-    void closeWindow() throws Exception {
-        FxToolkit.cleanupStages();
-        interact(session::close);
-    }
-
-    private void waitUntil(Callable<Boolean> condition) throws Exception {
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, condition);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private void press(String id) {
-        Button button = lookup("#" + id).queryAs(Button.class);
-        assertThat(button.isDisabled()).as(id + " is disabled").isFalse();
-        interact(button::fire);
-    }
-
-    private boolean idle() {
-        return !session.background().busyProperty().get();
-    }
-
-    private Track track() {
-        return session.track();
-    }
-
-    private void takeIn() throws Exception {
-        press("choose-files");
-        waitUntil(() -> session.intakes().property().get() != null);
-        press("accept-intake");
-        waitUntil(() -> track() != null && !session.checking().open().isEmpty());
-    }
-
+class JourneyTest extends LaneWindow {
     private Path sendOut() throws Exception {
         push(KeyCode.ALT, KeyCode.DIGIT3);
         clickOn("#send-person").write(DemoReviewer.NAME);
@@ -287,7 +215,7 @@ class JourneyTest extends ApplicationTest {
         WaitForAsyncUtils.waitForFxEvents();
 
         assertThat(lookup("#review-text").queryAs(TextField.class).getText()).isEqualTo("ferry");
-        assertThat(lookup(".segment-row").match(Node::isVisible).queryAll()).hasSize(2);
+        assertThat(lookup(".segment-row").match(Node::isVisible).queryAll()).hasSize(3);
         assertThat(track().edits()).isEmpty();
     }
 

@@ -55,6 +55,8 @@ final class PatternsPane extends VBox {
         this.changed = changed;
         getStyleClass().add("column");
         setId("patterns");
+        required.setId("pattern-required");
+        ignoreCase.setId("pattern-ignore-case");
         typing.setOnFinished(event -> tryOut());
         List.of(name, source, target, message)
                 .forEach(field -> field.textProperty().addListener((property, before, now) -> typing.playFromStart()));

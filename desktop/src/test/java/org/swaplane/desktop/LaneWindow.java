@@ -1,0 +1,86 @@
+package org.swaplane.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.control.Button;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.demo.DemoLane;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.lane.Lane;
+import org.swaplane.lane.Track;
+import org.testfx.api.FxToolkit;
+import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** A window over a new lane for a test, and what a client sends: {@code picked} is what the chooser of files gives. */
+abstract class LaneWindow extends ApplicationTest {
+    static final Clock DAY = Clock.fixed(Instant.parse("2026-11-23T09:30:00Z"), ZoneOffset.UTC);
+
+    @TempDir
+    private static Path folders;
+
+    final List<Path> opened = new ArrayList<>();
+    final List<Path> picked = new ArrayList<>();
+    Path folder;
+    LaneSession session;
+
+    @Override
+    public void start(Stage stage) throws IOException {
+        folder = Files.createTempDirectory(folders, "lane");
+        session = new LaneSession(Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), DAY));
+        session.lane().set("person", "Mara Lind");
+        stage.setScene(Window.scene(session, () -> List.copyOf(picked), opened::add));
+        stage.show();
+    }
+
+    @BeforeEach
+    void aFileFromTheClient() throws IOException {
+        picked.add(Files.write(folder.resolve("from client.xlf"), DemoLane.file()));
+    }
+
+    @AfterEach
+    void closeWindow() throws Exception {
+        FxToolkit.cleanupStages();
+        interact(session::close);
+    }
+
+    final void waitUntil(Callable<Boolean> condition) throws Exception {
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, condition);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    final void press(String id) {
+        Button button = lookup("#" + id).queryAs(Button.class);
+        assertThat(button.isDisabled()).as(id + " is disabled").isFalse();
+        interact(button::fire);
+    }
+
+    final boolean idle() {
+        return !session.background().busyProperty().get();
+    }
+
+    final Track track() {
+        return session.track();
+    }
+
+    final void takeIn() throws Exception {
+        press("choose-files");
+        waitUntil(() -> session.intakes().property().get() != null);
+        press("accept-intake");
+        waitUntil(() -> track() != null && !session.checking().open().isEmpty());
+    }
+}
