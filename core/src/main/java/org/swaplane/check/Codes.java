@@ -14,8 +14,17 @@ import org.swaplane.number.ReadNumber;
 
 /** Digits that are no value: versions, codes, telephone numbers. They stay as they are. */
 final class Codes {
-    /** How words begin that stand before a version. */
-    private static final Pattern VERSION = Pattern.compile("vers|rele|revi|buil|firm|wers|верс|v");
+    /** How words begin that stand before a version, or before the number of a section, a figure, a table. */
+    private static final Pattern VERSION = Pattern.compile(
+            "vers|rele|revi|buil|firm|wers|верс|v"
+                    + "|sect|figu|fig|tabl|tab|chap|exam|appe|abbi|abb|absc|kapi|beis|anha|exem|tabe|secc|capí|capi|ejem|sezi|esem|разд|рису|табл|глав");
+
+    /** What stands before the number of a heading: nothing, or what it is a heading of. */
+    private static final Pattern BEFORE_HEADING =
+            Pattern.compile("[^\\p{L}\\p{N}]*(?:\\p{L}[\\p{L}\\p{M}]*\\.?[\\s\u00A0])?");
+
+    private static final Pattern NAME_WITH_NUMBER = Pattern.compile(".*\\p{L}.*[/._+-]+.*|.*[/._+-]+.*\\p{L}.*");
+    private static final Pattern BEHIND_HEADING = Pattern.compile("[.:)][\\s\u00A0]+\\S");
 
     private static final Pattern NAME = Pattern.compile("\\p{Lu}\\p{Ll}{2,}[\\s\u00A0]$");
     private static final Pattern PLAIN = Pattern.compile("[-\u2212\u2013]?\\p{Nd}+");
@@ -63,6 +72,9 @@ final class Codes {
                     .filter(each -> number.written().matches("\\d+\\.0")
                             || VERSION.matcher(before).matches()
                             || isAttached(source.text(), number) && isAttached(target.text(), each)
+                            || isOfHeading(source.text(), number) && isOfHeading(target.text(), each)
+                            || isOfName(source.text(), number)
+                                    && token(source.text(), number).equals(token(target.text(), each))
                             || !before.isEmpty()
                                     && !GROUPED.matcher(number.written()).matches()
                                     && before.equals(wordBefore(target.text(), each.start())))
@@ -72,6 +84,46 @@ final class Codes {
                         target.left().remove(each);
                     });
         }
+    }
+
+    /** '5.3. Fares' and 'Figure 5.3: Fares', with which a text begins. */
+    private static boolean isOfHeading(String text, ReadNumber number) {
+        return BEFORE_HEADING.matcher(text).region(0, number.start()).matches()
+                && BEHIND_HEADING
+                        .matcher(text)
+                        .region(number.end(), text.length())
+                        .lookingAt();
+    }
+
+    /** Whether a number is part of a path, of an address or of a program's name. */
+    private static boolean isOfName(String text, ReadNumber number) {
+        return NAME_WITH_NUMBER.matcher(token(text, number)).matches();
+    }
+
+    /** What stands around a number without a blank, and without marks at its ends. */
+    private static String token(String text, ReadNumber number) {
+        int start = number.start();
+        while (start > 0 && !isBlank(text.charAt(start - 1))) {
+            start--;
+        }
+        int end = number.end();
+        while (end < text.length() && !isBlank(text.charAt(end))) {
+            end++;
+        }
+        return text.substring(start, end).replaceAll("^[^\\p{L}\\p{N}/]+|[^\\p{L}\\p{N}/]+$", "");
+    }
+
+    private static boolean isBlank(char c) {
+        return Character.isWhitespace(c) || Character.isSpaceChar(c);
+    }
+
+    /** 'i18n': letters at both sides make a word of it, which a language may write out. */
+    static boolean isOfWord(String text, ReadNumber number) {
+        return number.start() > 0
+                && number.end() < text.length()
+                && Character.isLetter(text.charAt(number.start() - 1))
+                && Character.isLowerCase(text.charAt(number.end()))
+                && CODE.matcher(number.written()).matches();
     }
 
     private static boolean isAttached(String text, ReadNumber number) {
@@ -140,8 +192,8 @@ final class Codes {
 
     /** The begin of the word right before a number, small. */
     private static String wordBefore(String text, int at) {
-        Matcher word =
-                Pattern.compile("(\\p{L}{1,4})\\p{L}*[\\s\u00A0-]?$").matcher(text.substring(Math.max(0, at - 40), at));
+        Matcher word = Pattern.compile("(\\p{L}{1,4})\\p{L}*\\.?[\\s\u00A0-]?$")
+                .matcher(text.substring(Math.max(0, at - 40), at));
         return word.find() ? word.group(1).toLowerCase(Locale.ROOT) : "";
     }
 }

@@ -49,6 +49,8 @@ final class NumbersCheck implements Check {
                     new UnmatchedNumbers(segment.sourceText(), segment.sourceLanguage(), missing),
                     new UnmatchedNumbers(segment.targetText(), segment.targetLanguage(), added));
         }
+        missing.removeIf(number -> Codes.isOfWord(segment.sourceText(), number));
+        added.removeIf(number -> Codes.isOfWord(segment.targetText(), number));
         if (Message.mayHaveVariants(segment.sourceText())) {
             missing.removeIf(NumbersCheck::isSelected);
             added.removeIf(NumbersCheck::isSelected);
