@@ -137,8 +137,9 @@ final class Codes {
      * Both texts without placeholders.
      */
     static Optional<Span> changed(String source, String target) {
+        boolean lettered = hasLettered(source);
         Matcher code = LETTERED.matcher(source);
-        while (code.find()) {
+        while (lettered && code.find()) {
             String letters = code.group().replaceAll("[^A-Z]", "");
             String digits = digitsOf(code.group());
             boolean before = Character.isLetter(code.group().charAt(0));
@@ -154,6 +155,26 @@ final class Codes {
             }
         }
         return Optional.empty();
+    }
+
+    /** Asked first, since nearly no text has a capital letter beside digits. */
+    private static boolean hasLettered(String text) {
+        for (int i = 1; i < text.length(); i++) {
+            char before = text.charAt(i - 1);
+            char here = text.charAt(i);
+            if (isCapital(before) && (isDigit(here) || here == '-') || isDigit(before) && isCapital(here)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean isCapital(char c) {
+        return c >= 'A' && c <= 'Z';
+    }
+
+    private static boolean isDigit(char c) {
+        return c >= '0' && c <= '9';
     }
 
     /**

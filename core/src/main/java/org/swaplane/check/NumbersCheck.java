@@ -19,6 +19,9 @@ import org.swaplane.placeholder.Placeholders;
 
 /** Numbers, times and dates compared as values, each side read in the notation of its own language. */
 final class NumbersCheck implements Check {
+    /** Stands for each character of a placeholder. */
+    private static final char MASKED = '\uFFFC';
+
     private final Placeholders placeholders;
     private final Map<String, NumberReader> readers = new ConcurrentHashMap<>();
 
@@ -36,9 +39,11 @@ final class NumbersCheck implements Check {
         if (segment.target().isEmpty()) {
             return List.of();
         }
-        List<ReadNumber> missing = read(segment.sourceText(), segment.sourceLanguage());
+        String source = placeholders.mask(segment.sourceText(), MASKED);
+        String target = placeholders.mask(segment.targetText(), MASKED);
+        List<ReadNumber> missing = read(source, segment.sourceLanguage());
         List<ReadNumber> added = new ArrayList<>();
-        for (ReadNumber number : read(segment.targetText(), segment.targetLanguage())) {
+        for (ReadNumber number : read(target, segment.targetLanguage())) {
             missing.stream()
                     .filter(each -> isSame(each, number, segment))
                     .findFirst()
@@ -59,19 +64,15 @@ final class NumbersCheck implements Check {
         romans(segment).ifPresent(findings::add);
         months(segment).ifPresent(findings::add);
         if (findings.isEmpty()) {
-            Codes.changed(masked(segment.sourceText()), masked(segment.targetText()))
+            Codes.changed(source, target)
                     .map(span -> codeChanged(segment, span))
                     .ifPresent(findings::add);
         }
         return findings;
     }
 
-    private List<ReadNumber> read(String plain, String language) {
-        return new ArrayList<>(reader(language).read(masked(plain)));
-    }
-
-    private String masked(String plain) {
-        return placeholders.mask(plain, '\uFFFC');
+    private List<ReadNumber> read(String masked, String language) {
+        return new ArrayList<>(reader(language).read(masked));
     }
 
     /** A small number in a message may be that of a variant which only one of the languages has. */
