@@ -1,15 +1,10 @@
 package org.swaplane.check;
 
 import java.util.ArrayList;
-import java.util.Currency;
 import java.util.Locale;
-import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.swaplane.compare.Span;
 import org.swaplane.number.ReadNumber;
 
 /** Digits that are no value: versions, codes, telephone numbers. They stay as they are. */
@@ -32,16 +27,9 @@ final class Codes {
     /** Digits that are either a thousand or a fraction. */
     private static final Pattern GROUPED = Pattern.compile("\\d{1,3}(?:[.,]\\d{3})+");
 
-    /** Capital letters with digits. */
-    private static final Pattern LETTERED =
-            Pattern.compile("(?<![\\p{L}\\p{N}._/-])(?:[A-Z]{1,4}-?\\d{2,}|\\d{2,}[A-Z])(?![\\p{L}\\p{N}._/-])");
+    /** Characters of a name at each side of its number; texts without blanks are no names. */
+    private static final int LONGEST_NAME = 80;
 
-    /** What may part the letters and the digits of a code. */
-    private static final String MARKS = "[^\\p{L}\\p{N}]{0,2}";
-
-    private static final Set<String> CURRENCIES = Currency.getAvailableCurrencies().stream()
-            .map(Currency::getCurrencyCode)
-            .collect(Collectors.toUnmodifiableSet());
     private static final int LONG_NUMBER = 7;
     /** From so many digits on, zeros at the begin belong to a code. */
     private static final int CODE_WITH_ZEROS = 3;
@@ -103,11 +91,13 @@ final class Codes {
     /** What stands around a number without a blank, and without marks at its ends. */
     private static String token(String text, ReadNumber number) {
         int start = number.start();
-        while (start > 0 && !isBlank(text.charAt(start - 1))) {
+        int first = Math.max(0, number.start() - LONGEST_NAME);
+        int last = Math.min(text.length(), number.end() + LONGEST_NAME);
+        while (start > first && !isBlank(text.charAt(start - 1))) {
             start--;
         }
         int end = number.end();
-        while (end < text.length() && !isBlank(text.charAt(end))) {
+        while (end < last && !isBlank(text.charAt(end))) {
             end++;
         }
         return text.substring(start, end).replaceAll("^[^\\p{L}\\p{N}/]+|[^\\p{L}\\p{N}/]+$", "");
@@ -130,51 +120,6 @@ final class Codes {
         boolean before = number.start() > 0 && Character.isLetter(text.charAt(number.start() - 1));
         boolean after = number.end() < text.length() && Character.isLetter(text.charAt(number.end()));
         return before || after;
-    }
-
-    /**
-     * A code of the source whose digits stand in the target with other letters, or with none: 'X-200' against 'Y-200', 'E404' against '404'.
-     * Both texts without placeholders.
-     */
-    static Optional<Span> changed(String source, String target) {
-        boolean lettered = hasLettered(source);
-        Matcher code = LETTERED.matcher(source);
-        while (lettered && code.find()) {
-            String letters = code.group().replaceAll("[^A-Z]", "");
-            String digits = digitsOf(code.group());
-            boolean before = Character.isLetter(code.group().charAt(0));
-            String written = before ? letters + MARKS + digits : digits + MARKS + letters;
-            boolean same = CURRENCIES.contains(letters)
-                    || UnitSymbols.isOne(letters)
-                    || Pattern.compile(written).matcher(target).find();
-            if (!same
-                    && Pattern.compile("(?<!\\d)" + digits + "(?!\\d)")
-                            .matcher(target)
-                            .find()) {
-                return Optional.of(new Span(code.start(), code.end()));
-            }
-        }
-        return Optional.empty();
-    }
-
-    /** Asked first, since nearly no text has a capital letter beside digits. */
-    private static boolean hasLettered(String text) {
-        for (int i = 1; i < text.length(); i++) {
-            char before = text.charAt(i - 1);
-            char here = text.charAt(i);
-            if (isCapital(before) && (isDigit(here) || here == '-') || isDigit(before) && isCapital(here)) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private static boolean isCapital(char c) {
-        return c >= 'A' && c <= 'Z';
-    }
-
-    private static boolean isDigit(char c) {
-        return c >= '0' && c <= '9';
     }
 
     /**

@@ -64,7 +64,7 @@ final class NumbersCheck implements Check {
         romans(segment).ifPresent(findings::add);
         months(segment).ifPresent(findings::add);
         if (findings.isEmpty()) {
-            Codes.changed(source, target)
+            LetteredCodes.changed(source, target)
                     .map(span -> codeChanged(segment, span))
                     .ifPresent(findings::add);
         }

@@ -6,7 +6,7 @@ import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Matcher;
@@ -37,24 +37,14 @@ public final class NumberReader {
     /** What is no time, such as '3:1' and '9001:2015'. */
     private static final Pattern RATIO = Pattern.compile("\\d{1,5}:\\d{1,4}");
 
-    private static final Pattern DATE = Pattern.compile("(\\d{1,4})([./-])(\\d{1,2})\\2(\\d{1,4})");
-    private static final Pattern CLOCK = Pattern.compile("(\\d{1,2})([:.hH])(\\d{2})(?:[:.](\\d{2}))?");
-    private static final Pattern HALF_DAY =
-            Pattern.compile("[ \u00A0\u202F]?([ap])\\.?[ \u00A0]?m\\b\\.?", Pattern.CASE_INSENSITIVE);
-    private static final Pattern HOUR_OF_TWELVE = Pattern.compile("(?:0?[1-9]|1[0-2])(?::[0-5]\\d)?");
-    /** What stands behind an hour in Chinese, Japanese and Korean. */
-    private static final String HOUR_WORDS = "\u70B9\u9EDE\u65F6\u6642\uC2DC";
-
-    private static final Pattern CLOCK_WORD = Pattern.compile("[ \u00A0\u202F]?(?:Uhr|uur|h)\\b");
-
     private final Notation notation;
     private final ScaleWords scales;
-    private final DayPeriods periods;
+    private final TimeReader times;
 
     public NumberReader(String language) {
         this.notation = Notation.of(language);
-        this.periods = DayPeriods.of(language);
         this.scales = new ScaleWords(notation.locale());
+        this.times = new TimeReader(notation, language, scales.areAttached());
     }
 
     Notation notation() {
@@ -89,7 +79,7 @@ public final class NumberReader {
             }
         }
         String digits = withAsciiDigits(text.substring(start, end));
-        if (isPlain(digits) && !mayBeHour(text, end, digits) && halfBefore(text, start, end, digits) == 0) {
+        if (isPlain(digits) && !times.mayBeHour(text, start, end, digits)) {
             int signed = signedStart(text, start);
             addScaled(
                     text,
@@ -100,9 +90,9 @@ public final class NumberReader {
                     result);
             return;
         }
-        ReadNumber dateOrTime = dateOrTime(text, start, end, digits);
-        if (dateOrTime != null) {
-            result.add(dateOrTime);
+        Optional<ReadNumber> dateOrTime = times.read(text, start, end, digits);
+        if (dateOrTime.isPresent()) {
+            result.add(dateOrTime.get());
             return;
         }
         if (RATIO.matcher(digits).matches()) {
@@ -181,12 +171,6 @@ public final class NumberReader {
         return true;
     }
 
-    /** Whether a half of the day may follow, as in '3 pm'. */
-    private static boolean mayBeHour(String text, int end, String digits) {
-        int next = end < text.length() && !Character.isLetter(text.charAt(end)) ? end + 1 : end;
-        return digits.length() <= 2 && next < text.length() && "aApP".indexOf(text.charAt(next)) >= 0;
-    }
-
     private static String plainValue(String digits, String sign) {
         int first = 0;
         while (first < digits.length() - 1 && digits.charAt(first) == '0') {
@@ -211,101 +195,6 @@ public final class NumberReader {
             result.append(digit >= 0 ? (char) ('0' + digit) : mark);
         });
         return result.toString();
-    }
-
-    private ReadNumber dateOrTime(String text, int start, int end, String digits) {
-        Matcher date = DATE.matcher(digits);
-        if (date.matches()) {
-            Set<String> values = dateValues(date);
-            if (!values.isEmpty()) {
-                return new ReadNumber(start, end, text.substring(start, end), ReadNumber.Kind.DATE, values);
-            }
-        }
-        char half = halfBefore(text, start, end, digits);
-        if (half != 0) {
-            return halfDayTime(text, start, end, digits, half);
-        }
-        Matcher halfDay = HALF_DAY.matcher(text).region(end, text.length());
-        boolean isHalfDay = halfDay.lookingAt();
-        Matcher clock = CLOCK.matcher(digits);
-        if (clock.matches()
-                && isClock(
-                        clock,
-                        isHalfDay
-                                || CLOCK_WORD
-                                        .matcher(text)
-                                        .region(end, text.length())
-                                        .lookingAt())) {
-            int hour = Integer.parseInt(clock.group(1));
-            int last = isHalfDay ? halfDay.end() : end;
-            Integer shifted = isHalfDay ? fullDayHour(hour, halfDay.group(1)) : Integer.valueOf(hour);
-            if (shifted != null && shifted <= 24 && Integer.parseInt(clock.group(3)) < 60) {
-                String seconds = clock.group(4) == null ? "" : ":" + clock.group(4);
-                String value = shifted + ":" + clock.group(3) + seconds;
-                return new ReadNumber(start, last, text.substring(start, last), ReadNumber.Kind.TIME, Set.of(value));
-            }
-        }
-        if (isHalfDay && digits.matches("\\d{1,2}")) {
-            Integer hour = fullDayHour(Integer.parseInt(digits), halfDay.group(1));
-            if (hour != null) {
-                int last = halfDay.end();
-                // '14 Uhr' on the other side is read as the number 14.
-                Set<String> values = Set.of(hour + ":00", String.valueOf(hour));
-                return new ReadNumber(start, last, text.substring(start, last), ReadNumber.Kind.TIME, values);
-            }
-        }
-        return null;
-    }
-
-    /** In languages that say the half of the day before the hour: which half, for an hour of twelve; else 0. */
-    private char halfBefore(String text, int start, int end, String digits) {
-        if (!scales.areAttached()
-                || start == 0
-                || !HOUR_OF_TWELVE.matcher(digits).matches()) {
-            return 0;
-        }
-        boolean hour = digits.indexOf(':') > 0
-                || end < text.length() && HOUR_WORDS.indexOf(text.charAt(end)) >= 0
-                || end + 1 < text.length() && text.charAt(end) == ' ' && HOUR_WORDS.indexOf(text.charAt(end + 1)) >= 0;
-        return hour ? periods.halfBefore(text, start) : 0;
-    }
-
-    private static ReadNumber halfDayTime(String text, int start, int end, String digits, char half) {
-        int colon = digits.indexOf(':');
-        int hour = fullDayHour(Integer.parseInt(colon < 0 ? digits : digits.substring(0, colon)), String.valueOf(half));
-        Set<String> values =
-                colon < 0 ? Set.of(hour + ":00", String.valueOf(hour)) : Set.of(hour + digits.substring(colon));
-        return new ReadNumber(start, end, text.substring(start, end), ReadNumber.Kind.TIME, values);
-    }
-
-    private boolean isClock(Matcher clock, boolean named) {
-        return !clock.group(2).equals(".") || named || notation.dottedTime() && notation.decimal() != '.';
-    }
-
-    private static Integer fullDayHour(int hour, String half) {
-        if (hour < 1 || hour > 12) {
-            return null;
-        }
-        return hour % 12 + (half.equalsIgnoreCase("p") ? 12 : 0);
-    }
-
-    /** The readings of a date in the language's own order, or in that of ISO 8601 when the year stands first. */
-    private Set<String> dateValues(Matcher date) {
-        String order = date.group(1).length() == 4 ? "yMd" : notation.fieldOrder();
-        int[] fields = {
-            Integer.parseInt(date.group(1)), Integer.parseInt(date.group(3)), Integer.parseInt(date.group(4))
-        };
-        int year = fields[order.indexOf('y')];
-        int month = fields[order.indexOf('M')];
-        int day = fields[order.indexOf('d')];
-        boolean plainYear = Math.max(date.group(1).length(), date.group(4).length()) == 4;
-        boolean ownSeparator = date.group(2).charAt(0) == notation.dateSeparator();
-        if (!plainYear && (!ownSeparator || date.group(4).length() < 2)) {
-            return Set.of();
-        }
-        boolean valid = month >= 1 && month <= 12 && day >= 1 && day <= 31;
-        int fullYear = year < 100 ? 2000 + year : year;
-        return valid ? Set.of(String.format(Locale.ROOT, "%04d-%02d-%02d", fullYear, month, day)) : Set.of();
     }
 
     /** Where two numbers only look like one: at a mark that neither groups digits nor separates decimals; 0 for nowhere. */
