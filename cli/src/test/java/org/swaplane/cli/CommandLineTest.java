@@ -140,6 +140,25 @@ class CommandLineTest {
     }
 
     @Test
+    void aWorkbookWithTwoLanguagesIsCheckedTranslatedAndCopiedLikeAnyBilingualFile() throws IOException {
+        Path table = Files.writeString(folder.resolve("t.csv"), "en,de\nAt pier 3.,Am Kai 4.\n");
+        Path book = folder.resolve("t.xlsx");
+        assertThat(run("check", "--report", book, table)).isEqualTo(1); // a report names source and target
+
+        assertThat(run("check", "--json", book)).isEqualTo(1);
+        JsonNode file = json().get("files").get(0);
+        assertThat(file.get("format").asText()).isEqualTo("xlsx");
+        assertThat(file.get("findings").get(0).get("check").asText()).isEqualTo("numbers");
+
+        assertThat(run("convert", book, "-o", folder.resolve("copy.xlsx"))).isZero();
+        assertThat(folder.resolve("copy.xlsx")).hasSameBinaryContentAs(book);
+        assertThat(run("pseudo", book, "--target", "de", "-o", folder.resolve("pseudo.xlsx")))
+                .isZero();
+        assertThat(run("inspect", folder.resolve("pseudo.xlsx"))).isZero();
+        assertThat(printed()).contains("translated=1");
+    }
+
+    @Test
     void aFileThatCannotBeReadDoesNotKeepTheOthersFromBeingChecked() throws IOException {
         Path broken = Files.writeString(folder.resolve("broken.xlf"), "<xliff version='1.2'><file>");
 

@@ -2,6 +2,7 @@ package org.swaplane.check;
 
 import com.ibm.icu.text.RuleBasedNumberFormat;
 import com.ibm.icu.util.ULocale;
+import java.util.BitSet;
 import java.util.HashSet;
 import java.util.Locale;
 import java.util.Map;
@@ -24,7 +25,7 @@ final class SpelledNumber {
             "de", "fr", "es", "it", "pt", "nl", "da", "sv", "nb", "nn", "no", "ca", "gl", "ro", "hu", "el", "af", "lb",
             "en");
     /** Numerals of Korean that are of Chinese origin are syllables of many other words. */
-    private static final String SINO_KOREAN = "sinokorean";
+    private static final String NATIVE = "native";
 
     private static final String COUNTERS = "counters";
 
@@ -97,15 +98,20 @@ final class SpelledNumber {
         // The mark of an access key may stand within a word.
         String plain = plain(text.replaceAll("[~&_](?=\\p{L})", "")).toLowerCase(locale.toLocale());
         boolean spaces = Language.of(locale.toLanguageTag()).hasSpaces();
-        Set<Integer> places = new HashSet<>();
+        // 'million' within 'one million' is no place of its own.
+        BitSet covered = new BitSet();
         for (String word : words) {
             for (int at = plain.indexOf(word); at >= 0; at = plain.indexOf(word, at + 1)) {
                 if (spaces ? isWord(plain, at, word, locale) : !counted || isCounted(plain, at, word, locale)) {
-                    places.add(at);
+                    covered.set(2 * at, 2 * (at + word.length()) - 1);
                 }
             }
         }
-        return places.size();
+        int places = 0;
+        for (int at = covered.nextSetBit(0); at >= 0; at = covered.nextSetBit(covered.nextClearBit(at))) {
+            places++;
+        }
+        return places;
     }
 
     private static boolean isWord(String text, int at, String word, ULocale locale) {
@@ -137,11 +143,12 @@ final class SpelledNumber {
     private static Set<String> spellings(ULocale locale, String value) {
         Set<String> words = new HashSet<>(CountingWords.of(locale.getLanguage(), value));
         RuleBasedNumberFormat spellout = new RuleBasedNumberFormat(locale, RuleBasedNumberFormat.SPELLOUT);
+        boolean sinoKorean = locale.getLanguage().equals("ko");
         for (String rules : spellout.getRuleSetNames()) {
             if (rules.startsWith("%spellout-cardinal") || rules.startsWith("%spellout-ordinal")) {
                 String word =
                         plain(spellout.format(Long.parseLong(value), rules)).toLowerCase(Locale.ROOT);
-                if (rules.endsWith(SINO_KOREAN) && word.length() == 1) {
+                if (sinoKorean && word.length() == 1 && !rules.contains(NATIVE)) {
                     continue;
                 }
                 String one = plain(spellout.format(1, rules)).toLowerCase(Locale.ROOT);

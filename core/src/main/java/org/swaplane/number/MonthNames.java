@@ -133,7 +133,7 @@ public final class MonthNames {
             return;
         }
         int end = wordEnd(text, start);
-        boolean elided = end < text.length() && "'\u2019".indexOf(text.charAt(end)) >= 0;
+        boolean elided = end == start + 1 && end < text.length() && "'\u2019".indexOf(text.charAt(end)) >= 0;
         if (elided || LINKS.contains(text.substring(start, end))) {
             start = elided ? end + 1 : blanksEnd(text, end);
             end = wordEnd(text, start);

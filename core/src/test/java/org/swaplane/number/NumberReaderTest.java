@@ -57,6 +57,18 @@ class NumberReaderTest {
                     ar-EG | ٣٫٥                    | 3.5
                     ar-EG | ١٬٥٠٠                  | 1500
                     pl-PL | 1 234,5                | 1234.5
+                    de-AT | € 12.345,60            | 12345.6
+                    de-DE | „-1“ oder „-2“         | -1 -2
+                    de-DE | –5 °C                  | -5
+                    en-GB | 3 bn euros             | 3000000000
+                    en-IN | 2 lakh                 | 200000
+                    ja-JP | 3万5千人                 | 35000
+                    ja-JP | 午後2時                  | 14
+                    ja-JP | 午前10時                 | 10
+                    zh-CN | 下午3:15                | 15:15
+                    zh-CN | 上午3:15                | 3:15
+                    ko-KR | 오후 2시                 | 14
+                    ko-KR | 3만 5천 원               | 35000
                     """)
     void numbersAreReadAsValuesInTheLanguagesOwnNotation(String language, String text, String values) {
         String read = new NumberReader(language)
