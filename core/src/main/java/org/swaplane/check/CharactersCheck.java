@@ -39,8 +39,8 @@ final class CharactersCheck extends TextCheck {
     private static final char FIRST_COMBINING = '\u0300';
     private static final char TATWEEL = '\u0640';
     private static final Set<String> ALPHABETS = Set.of("Latn", "Cyrl", "Grek", "Arab", "Hebr", "Armn", "Geor");
-    /** Scripts whose languages write names of others with letters that they do not have themselves. */
-    private static final Set<String> MANY_LOANS = Set.of("Latn", "Grek");
+    /** Scripts whose languages do not borrow letters for names of others; Persian does not borrow the Arabic ones that look alike either. */
+    private static final Set<String> WITHOUT_LOANS = Set.of("Cyrl");
 
     private static final char FIRST_GREEK = '\u0370';
 
@@ -136,7 +136,8 @@ final class CharactersCheck extends TextCheck {
         }
         LocaleData data = LocaleData.getInstance(ULocale.forLanguageTag(language));
         UnicodeSet letters = new UnicodeSet(data.getExemplarSet(0, LocaleData.ES_STANDARD));
-        if (MANY_LOANS.contains(Language.of(language).script())) {
+        if (!WITHOUT_LOANS.contains(Language.of(language).script())
+                && !Language.of(language).isOneOf("fa")) {
             letters.addAll(data.getExemplarSet(0, LocaleData.ES_AUXILIARY));
         }
         return letters.closeOver(UnicodeSet.ADD_CASE_MAPPINGS)

@@ -116,10 +116,18 @@ final class Codes {
                 && CODE.matcher(number.written()).matches();
     }
 
+    /** Whether Latin letters stand right before or behind a number, other than a unit of measure. */
     private static boolean isAttached(String text, ReadNumber number) {
-        boolean before = number.start() > 0 && Character.isLetter(text.charAt(number.start() - 1));
-        boolean after = number.end() < text.length() && Character.isLetter(text.charAt(number.end()));
-        return before || after;
+        boolean before = number.start() > 0 && isLatin(text.charAt(number.start() - 1));
+        int end = number.end();
+        while (end < text.length() && isLatin(text.charAt(end))) {
+            end++;
+        }
+        return before || end > number.end() && !UnitSymbols.isOne(text.substring(number.end(), end));
+    }
+
+    private static boolean isLatin(char c) {
+        return Character.isLetter(c) && Character.UnicodeScript.of(c) == Character.UnicodeScript.LATIN;
     }
 
     /**

@@ -156,6 +156,12 @@ final class EndPunctuationCheck extends TextCheck {
         if (target == End.NONE && !texts.targetLanguage().hasStops() && source != End.COLON) {
             return true;
         }
+        // Armenian asks and shouts within the word that is stressed.
+        if (target == End.NONE
+                && texts.targetLanguage().isOneOf("hy")
+                && texts.target().chars().anyMatch(c -> c == '\u055E' || c == '\u055C')) {
+            return true;
+        }
         boolean inSource = source == End.STOP;
         if (stops
                 && mayBeAbbreviation(

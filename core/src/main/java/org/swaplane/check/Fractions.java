@@ -91,8 +91,9 @@ final class Fractions {
                     .findFirst();
             beside.ifPresent(other.left()::remove);
             boolean said = wholes.stream()
-                    .anyMatch(each ->
-                            each == 0 || SpelledNumber.count(other.text(), String.valueOf(each), other.language()) > 0);
+                    .anyMatch(each -> each == 0
+                            || each == 1 && SpelledNumber.saysOneAndHalf(other)
+                            || SpelledNumber.count(other.text(), String.valueOf(each), other.language()) > 0);
             if (beside.isPresent() || said) {
                 return true;
             }

@@ -139,12 +139,14 @@ final class OtherWritings {
                 && ONE.matcher(source.text()).find();
     }
 
-    /** '24 h/24' and '4 × 4': a number that stands behind a stroke or cross once more. */
+    /** '24 h/24' and '4 × 4': a number that stands behind a stroke, a cross or a word for it once more. */
     private boolean isPerItself(ReadNumber number) {
         Set<String> values = new HashSet<>(number.values());
         String text = target.text().substring(0, number.start());
         return values.stream()
-                .anyMatch(value -> text.matches("(?s).*(?<!\\d)" + Pattern.quote(value)
-                        + "[\\s\u00A0\u202F]?(?:\\p{L}{0,8}/|[\u00D7x*][\\s\u00A0\u202F]?)"));
+                .anyMatch(
+                        value -> text.matches(
+                                "(?s).*(?<!\\d)" + Pattern.quote(value)
+                                        + "[\\s\u00A0\u202F]?(?:\\p{L}{0,8}/|\\p{L}{1,8}[\\s\u00A0](?:sur|su|over|out of)[\\s\u00A0]|[\u00D7x*][\\s\u00A0\u202F]?)"));
     }
 }

@@ -83,6 +83,12 @@ final class SpelledNumber {
         return places(text, CountingWords.of(locale.getLanguage(), "half"), locale, false) > 0;
     }
 
+    /** Whether a text has the one word that some languages have for one and a half. */
+    static boolean saysOneAndHalf(UnmatchedNumbers side) {
+        ULocale locale = ULocale.forLanguageTag(side.language());
+        return places(side.text(), CountingWords.of(locale.getLanguage(), "one-and-half"), locale, false) > 0;
+    }
+
     static boolean saysMidnight(UnmatchedNumbers side) {
         ULocale locale = ULocale.forLanguageTag(side.language());
         return places(side.text(), CountingWords.of(locale.getLanguage(), "midnight"), locale, false) > 0;

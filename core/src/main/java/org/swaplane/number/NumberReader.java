@@ -30,6 +30,7 @@ public final class NumberReader {
 
     private static final char FIRST_OTHER = '\u0080';
     private static final MathContext FRACTION_DIGITS = new MathContext(4);
+    private static final int THOUSAND = 3;
     private static final Pattern PLAIN = Pattern.compile("-?\\d+(?:\\.\\d+)?");
     private static final Pattern ENUMERATION = Pattern.compile("\\d+(?:,\\d+){2,}");
     private static final Pattern GROUPED =
@@ -120,14 +121,11 @@ public final class NumberReader {
     /** With the words that multiply it; in '3\u4E075000' the rest belongs to the same number. */
     private void addScaled(String text, int signed, int start, int end, Set<String> values, List<ReadNumber> result) {
         ScaleWords.Found scale = scales.after(text, start, end);
-        Set<String> scaled = scale.zeros() == 0
-                ? values
-                : values.stream()
-                        .filter(value -> PLAIN.matcher(value).matches())
-                        .map(value -> canonical(new BigDecimal(value)
-                                .scaleByPowerOfTen(scale.zeros())
-                                .toPlainString()))
-                        .collect(Collectors.toSet());
+        Set<String> scaled = scale.zeros() == 0 ? values : scaled(values, scale.zeros());
+        if (scale.zeros() == 0 && isThousandOrUnit(text, end)) {
+            scaled = new HashSet<>(values);
+            scaled.addAll(scaled(values, THOUSAND));
+        }
         ReadNumber before = result.isEmpty() ? null : result.get(result.size() - 1);
         boolean goesOn = before != null
                 && scales.areAttached()
@@ -142,6 +140,21 @@ public final class NumberReader {
         } else {
             result.add(number(text, signed, scale.end(), scaled));
         }
+    }
+
+    private static Set<String> scaled(Set<String> values, int zeros) {
+        return values.stream()
+                .filter(value -> PLAIN.matcher(value).matches())
+                .map(value ->
+                        canonical(new BigDecimal(value).scaleByPowerOfTen(zeros).toPlainString()))
+                .collect(Collectors.toSet());
+    }
+
+    /** '10k' is ten thousand, or ten of something that is called so. */
+    private static boolean isThousandOrUnit(String text, int end) {
+        return end < text.length()
+                && "kK".indexOf(text.charAt(end)) >= 0
+                && (end + 1 == text.length() || !Character.isLetterOrDigit(text.charAt(end + 1)));
     }
 
     /** Right behind a number and its word, or in Korean behind a blank. */
