@@ -8,6 +8,9 @@ import java.util.Optional;
 
 /** Writes a value that was read in one language in the notation of another. */
 public final class NumberWriter {
+    private static final char ARABIC_ZERO = '\u0660';
+    private static final char PERSIAN_ZERO = '\u06F0';
+
     private final Notation notation;
 
     public NumberWriter(String language) {
@@ -22,11 +25,30 @@ public final class NumberWriter {
         if (right.kind() != wrong.kind() || right.values().isEmpty()) {
             return Optional.empty();
         }
-        return switch (right.kind()) {
-            case NUMBER -> number(right);
-            case TIME -> time(right, wrong);
-            case DATE -> date(right, wrong);
-        };
+        Optional<String> written =
+                switch (right.kind()) {
+                    case NUMBER -> number(right);
+                    case TIME -> time(right, wrong);
+                    case DATE -> date(right, wrong);
+                };
+        return written.map(text -> inDigitsOf(wrong, text));
+    }
+
+    /** In the digits that the text has, which may be others than the usual ones of its language. */
+    private static String inDigitsOf(ReadNumber there, String text) {
+        int digit =
+                there.written().chars().filter(Character::isDigit).findFirst().orElse('0');
+        int zero = digit - Character.digit(digit, 10);
+        if (zero == '0') {
+            return text;
+        }
+        StringBuilder result = new StringBuilder();
+        text.chars().forEach(c -> {
+            boolean arabic = there.kind() == ReadNumber.Kind.NUMBER && (zero == ARABIC_ZERO || zero == PERSIAN_ZERO);
+            int mark = arabic && c == '.' ? '\u066B' : arabic && c == ',' ? '\u066C' : c;
+            result.append((char) (c >= '0' && c <= '9' ? zero + c - '0' : mark));
+        });
+        return result.toString();
     }
 
     private Optional<String> number(ReadNumber right) {
@@ -60,20 +82,20 @@ public final class NumberWriter {
                 .filter(each -> each.contains(":"))
                 .findFirst()
                 .orElseThrow();
-        String separator = wrong.written().replaceAll("^\\d+([:.hH])?.*$", "$1");
+        String separator = wrong.written().replaceAll("^\\p{Nd}+([:.hH])?.*$", "$1");
         boolean halfDay = wrong.written().toLowerCase(Locale.ROOT).contains("m");
         if (separator.isEmpty() || halfDay || !notation.hours24()) {
             return Optional.empty();
         }
-        boolean twoDigits = right.written().startsWith("0") || wrong.written().matches("\\d{2}.*");
+        boolean twoDigits = right.written().startsWith("0") || wrong.written().matches("\\p{Nd}{2}.*");
         String padded = twoDigits && value.indexOf(':') == 1 ? "0" + value : value;
         return Optional.of(padded.replace(":", separator));
     }
 
     private Optional<String> date(ReadNumber right, ReadNumber wrong) {
         String[] fields = right.values().iterator().next().split("-");
-        String separator = wrong.written().replaceAll("^\\d+(\\D).*$", "$1");
-        if (wrong.written().matches("\\d{4}.*")) {
+        String separator = wrong.written().replaceAll("^\\p{Nd}+(\\P{Nd}).*$", "$1");
+        if (wrong.written().matches("\\p{Nd}{4}.*")) {
             return Optional.of(String.join(separator, fields));
         }
         StringBuilder out = new StringBuilder();

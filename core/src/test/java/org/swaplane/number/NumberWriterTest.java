@@ -18,6 +18,10 @@ class NumberWriterTest {
                     en-GB | 03/04/2026 | de-DE | 04.03.2026 | 03.04.2026
                     en-GB | 2.10.1     | de-DE | 2.1.1      | 2.10.1
                     en-GB | 3.00       | de-DE | 4,00       | 3,00
+                    en-GB | 25         | ar    | ٥٢         | ٢٥
+                    en-GB | 1,250.5    | ar    | ١٬٢٠٥٫٥    | ١٬٢٥٠٫٥
+                    en-GB | 14:05      | fa    | ۱۵:۰۴      | ۱۴:۰۵
+                    en-GB | 40         | hi    | ४४         | ४०
                     """)
     void theRightValueIsWrittenInTheTargetsNotation(
             String from, String right, String to, String wrong, String corrected) {
