@@ -22,17 +22,19 @@ public record PixelWidth(int pixels, String font, boolean certain) {
 
     /** In the font of the limits; empty on a machine that has no fonts at all. */
     public static Optional<PixelWidth> of(String text, Limits limits) {
-        Font font = font(limits.font());
         String named = limits.font().split("[;,]", 2)[0].strip();
         try {
+            Font font = font(limits.font());
             double widest = Arrays.stream(text.split("\\R"))
                     .map(line -> font.getStringBounds(line, SCREEN).getWidth())
                     .max(Comparator.naturalOrder())
                     .orElse(0.0);
             boolean certain = font.getFamily().equalsIgnoreCase(named);
             return Optional.of(new PixelWidth((int) Math.ceil(widest), font.getFamily(), certain));
-        } catch (LinkageError | InternalError e) {
-            return Optional.empty(); // a server without fonts has no library for them either
+        } catch (LinkageError | InternalError | RuntimeException e) {
+            // A server without fonts has no library for them either; without a list of fonts the toolkit throws
+            // whatever comes.
+            return Optional.empty();
         }
     }
 

@@ -5,9 +5,16 @@ import static org.swaplane.document.SegmentBuilder.aSegment;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIf;
 import org.swaplane.document.Limits;
 
+@EnabledIf("hasFonts")
 class PixelWidthTest {
+    /** A server has none, and then nothing is measured. */
+    static boolean hasFonts() {
+        return PixelWidth.of("Pier", pixels(1, Limits.SOME_FONT)).isPresent();
+    }
+
     private static Limits pixels(int most, String font) {
         return new Limits(0, most, Limits.PIXELS, 0, 0, font);
     }
