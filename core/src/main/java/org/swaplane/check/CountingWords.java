@@ -28,7 +28,12 @@ final class CountingWords {
         return words;
     }
 
-    /** @param number in digits, or {@code half}, or {@code counters} for what follows a numeral of one character */
+    /**
+     * The words of a language.
+     *
+     * @param number in digits, or {@code half}, {@code one-and-half}, {@code midnight}, or {@code counters} for what follows a numeral of one
+     *     character
+     */
     static Set<String> of(String language, String number) {
         return BY_KEY.computeIfAbsent(language + '.' + number, key -> {
             String words = WORDS.getProperty(key, "");

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.BiPredicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.number.ReadNumber;
@@ -22,17 +23,25 @@ final class Fractions {
 
     /** '\u00BD' and '0.5' against 1 and 2 with a stroke between them. */
     static boolean isQuotient(ReadNumber number, UnmatchedNumbers other) {
-        for (int i = 0; i + 1 < other.left().size(); i++) {
-            String above = value(other.left().get(i));
-            String below = value(other.left().get(i + 1));
-            boolean stroke =
-                    other.between(other.left().get(i), other.left().get(i + 1)).matches("[/\u2044]");
-            if (stroke && above.matches("\\d{1,3}") && below.matches("[1-9]\\d{0,2}")) {
-                BigDecimal quotient = new BigDecimal(above).divide(new BigDecimal(below), new MathContext(4));
-                if (number.values().contains(quotient.stripTrailingZeros().toPlainString())) {
-                    other.left().subList(i, i + 2).clear();
-                    return true;
-                }
+        return removeStroked(
+                other,
+                (above, below) -> above.matches("\\d{1,3}")
+                        && below.matches("[1-9]\\d{0,2}")
+                        && number.values()
+                                .contains(new BigDecimal(above)
+                                        .divide(new BigDecimal(below), new MathContext(4))
+                                        .stripTrailingZeros()
+                                        .toPlainString()));
+    }
+
+    /** Takes the first two numbers out that have a stroke between them and are {@code wanted}; false where there are none. */
+    private static boolean removeStroked(UnmatchedNumbers side, BiPredicate<String, String> wanted) {
+        for (int i = 0; i + 1 < side.left().size(); i++) {
+            ReadNumber above = side.left().get(i);
+            ReadNumber below = side.left().get(i + 1);
+            if (side.between(above, below).matches("[/\u2044]") && wanted.test(value(above), value(below))) {
+                side.left().subList(i, i + 2).clear();
+                return true;
             }
         }
         return false;
@@ -108,16 +117,7 @@ final class Fractions {
 
     /** '1/2' and '3/4' against words: the second number is said as a part of something, the first likewise or not at all. */
     static void settleSaid(UnmatchedNumbers one, UnmatchedNumbers other) {
-        for (int i = 0; i + 1 < one.left().size(); i++) {
-            String above = value(one.left().get(i));
-            String below = value(one.left().get(i + 1));
-            boolean stroke =
-                    one.between(one.left().get(i), one.left().get(i + 1)).matches("[/\u2044]");
-            if (stroke && isSaid(above, below, other)) {
-                one.left().subList(i, i + 2).clear();
-                return;
-            }
-        }
+        removeStroked(one, (above, below) -> isSaid(above, below, other));
     }
 
     private static boolean isSaid(String above, String below, UnmatchedNumbers other) {

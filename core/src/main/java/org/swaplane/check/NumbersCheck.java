@@ -54,8 +54,12 @@ final class NumbersCheck implements Check {
                     new UnmatchedNumbers(segment.sourceText(), segment.sourceLanguage(), missing),
                     new UnmatchedNumbers(segment.targetText(), segment.targetLanguage(), added));
         }
-        missing.removeIf(number -> Codes.isOfWord(segment.sourceText(), number));
-        added.removeIf(number -> Codes.isOfWord(segment.targetText(), number));
+        boolean written = missing.stream().anyMatch(number -> Codes.isOfWord(segment.sourceText(), number));
+        boolean instead = added.stream().anyMatch(number -> Codes.isOfWord(segment.targetText(), number));
+        if (written != instead) {
+            missing.removeIf(number -> Codes.isOfWord(segment.sourceText(), number));
+            added.removeIf(number -> Codes.isOfWord(segment.targetText(), number));
+        }
         if (Message.mayHaveVariants(segment.sourceText())) {
             missing.removeIf(NumbersCheck::isSelected);
             added.removeIf(NumbersCheck::isSelected);
