@@ -1,13 +1,12 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
+import org.swaplane.wording.Phrase;
 
 /** Brackets that do not match in the target, where those of the source do. */
 final class BracketsCheck extends TextCheck {
@@ -33,7 +32,7 @@ final class BracketsCheck extends TextCheck {
         }
         int at = wrong.get();
         String bracket = texts.target().substring(at, at + 1);
-        return List.of(warning(texts, say("check.brackets", bracket), List.of(), List.of(new Span(at, at + 1))));
+        return List.of(warning(texts, Phrase.of("check.brackets", bracket), List.of(), List.of(new Span(at, at + 1))));
     }
 
     /** Where a bracket stands that lacks its other half; a closing one behind a number or a letter alone counts an item. */

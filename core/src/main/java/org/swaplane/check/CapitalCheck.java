@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -13,6 +11,7 @@ import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.document.Counts;
 import org.swaplane.spelling.Dictionary;
+import org.swaplane.wording.Phrase;
 
 /** A text that begins with a small letter, while its source begins with a capital one, or the other way round. */
 final class CapitalCheck extends TextCheck {
@@ -61,7 +60,7 @@ final class CapitalCheck extends TextCheck {
                 small ? Character.toTitleCase(word.codePointAt(0)) : Character.toLowerCase(word.codePointAt(0)));
         return List.of(warning(
                 texts,
-                say(small ? "check.capital" : "check.capital.large"),
+                Phrase.of(small ? "check.capital" : "check.capital.large"),
                 List.of(new Span(at, at + word.length())),
                 texts.segment().target().replaceText(at, end, turned)));
     }

@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import com.ibm.icu.lang.UCharacter;
 import com.ibm.icu.lang.UCharacterCategory;
 import com.ibm.icu.lang.UScript;
@@ -19,6 +17,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
+import org.swaplane.wording.Phrase;
 
 /** Characters that nobody meant: broken encodings, control characters, a word of two scripts, another normal form than usual. */
 final class CharactersCheck extends TextCheck {
@@ -57,7 +56,7 @@ final class CharactersCheck extends TextCheck {
         List<Span> odd = odd(target, texts.source());
         if (!odd.isEmpty()) {
             String code = String.format("U+%04X", target.codePointAt(odd.get(0).start()));
-            findings.add(error(texts, say("check.characters.odd", code), List.of(), odd));
+            findings.add(error(texts, Phrase.of("check.characters.odd", code), List.of(), odd));
         }
         if (mayBeBroken(target)) {
             find(texts, MOJIBAKE, "check.characters.mojibake", findings);
@@ -78,7 +77,7 @@ final class CharactersCheck extends TextCheck {
             if (fixed.tags().isEmpty()) {
                 List<Span> all = List.of(new Span(0, target.length()));
                 findings.add(warning(
-                        texts, say("check.characters.normal-form"), all, Content.of(composed.normalize(target))));
+                        texts, Phrase.of("check.characters.normal-form"), all, Content.of(composed.normalize(target))));
             }
         }
         return findings;
@@ -109,7 +108,8 @@ final class CharactersCheck extends TextCheck {
             if (asked && !isWritten(c, letters) && texts.source().indexOf(c) < 0) {
                 String letter = Character.toString(c);
                 Span span = new Span(at, at + letter.length());
-                return Optional.of(warning(texts, say("check.characters.foreign", letter), List.of(), List.of(span)));
+                return Optional.of(
+                        warning(texts, Phrase.of("check.characters.foreign", letter), List.of(), List.of(span)));
             }
         }
         return Optional.empty();
@@ -151,7 +151,7 @@ final class CharactersCheck extends TextCheck {
         Matcher matcher = pattern.matcher(texts.target());
         if (matcher.find() && !pattern.matcher(texts.source()).find()) {
             List<Span> span = List.of(new Span(matcher.start(), matcher.end()));
-            findings.add(error(texts, say(key, matcher.group()), List.of(), span));
+            findings.add(error(texts, Phrase.of(key, matcher.group()), List.of(), span));
         }
     }
 

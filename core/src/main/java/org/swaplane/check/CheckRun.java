@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,6 +9,7 @@ import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
 import org.swaplane.placeholder.Placeholders;
 import org.swaplane.task.Progress;
+import org.swaplane.wording.Phrase;
 
 /** Runs the checks over segments. */
 public final class CheckRun {
@@ -78,7 +77,7 @@ public final class CheckRun {
                     segment,
                     "length",
                     Severity.WARNING,
-                    say("check.length.unchecked", length, LONGEST),
+                    Phrase.of("check.length.unchecked", length, LONGEST),
                     List.of(),
                     List.of(),
                     Optional.empty());

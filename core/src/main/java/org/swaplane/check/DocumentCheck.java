@@ -2,6 +2,7 @@ package org.swaplane.check;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -22,6 +23,8 @@ public final class DocumentCheck {
     private final IntFunction<CheckedSegment> segments;
     private final SameSources sources;
     private final SameTargets targets;
+    /** What each segment has by itself, where it has anything. */
+    private final Map<Integer, List<Finding>> own = new HashMap<>();
 
     /** Takes what was found in the segment at a position. */
     public interface Found {
@@ -41,50 +44,71 @@ public final class DocumentCheck {
 
     /** Checks all segments; {@code found} gets those with findings, in their order. */
     public void run(Progress progress, Found found) {
-        Map<Integer, Finding> others =
-                sources.findings(IntStream.range(0, size).boxed().toList(), segments);
+        List<Integer> all = IntStream.range(0, size).boxed().toList();
+        Map<Integer, Finding> ofSources = sources.findings(all, segments);
+        progress.checkCancelled();
+        Map<Integer, Finding> ofTargets = targets.findings(all, segments);
         for (int from = 0; from < size; from += CHUNK) {
             progress.checkCancelled();
             progress.at(from, size);
             int first = from;
             List<List<Finding>> chunk = IntStream.range(from, Math.min(size, from + CHUNK))
                     .parallel()
-                    .mapToObj(i -> at(i, others))
+                    .mapToObj(i -> checks.run(segments.apply(i)))
                     .toList();
             for (int i = 0; i < chunk.size(); i++) {
-                if (!chunk.get(i).isEmpty()) {
-                    found.at(first + i, chunk.get(i));
+                keepOwn(first + i, chunk.get(i));
+                List<Finding> here = with(first + i, ofSources, ofTargets);
+                if (!here.isEmpty()) {
+                    found.at(first + i, here);
                 }
             }
         }
     }
 
+    private void keepOwn(int position, List<Finding> findings) {
+        if (findings.isEmpty()) {
+            own.remove(position);
+        } else {
+            own.put(position, List.copyOf(findings));
+        }
+    }
+
     /**
-     * The findings of segments that changed and of all with the same sources or targets, by position; an empty list where there is none
-     * any more.
+     * The findings of segments that changed since all were checked, and of all with the same sources or targets, by position; an empty
+     * list where there is none any more.
      */
     public Map<Integer, List<Finding>> again(Collection<Integer> changed) {
         TreeSet<Integer> concerned = new TreeSet<>(changed);
         for (int each : changed) {
+            keepOwn(each, checks.run(segments.apply(each)));
             concerned.addAll(sources.of(each));
             concerned.addAll(targets.changed(each, segments.apply(each)));
         }
-        Map<Integer, Finding> others = sources.findings(concerned, segments);
+        Map<Integer, Finding> ofSources = sources.findings(concerned, segments);
+        Map<Integer, Finding> ofTargets = targets.findings(concerned, segments);
         Map<Integer, List<Finding>> findings = new TreeMap<>();
-        concerned.forEach(each -> findings.put(each, at(each, others)));
+        concerned.forEach(each -> findings.put(each, with(each, ofSources, ofTargets)));
         return findings;
     }
 
-    private List<Finding> at(int position, Map<Integer, Finding> others) {
-        CheckedSegment segment = segments.apply(position);
-        List<Finding> findings = new ArrayList<>(checks.run(segment));
-        Finding other = others.get(position);
-        if (other != null) {
-            // The same source elsewhere says more of an empty target than that it is empty.
-            findings.removeIf(each -> each.check().equals(other.check()));
-            checks.asSet(other).ifPresent(findings::add);
+    /** What a segment has itself, and what there is to say of it beside others. */
+    private List<Finding> with(int position, Map<Integer, Finding> ofSources, Map<Integer, Finding> ofTargets) {
+        Finding ofSource = ofSources.get(position);
+        Finding ofTarget = ofTargets.get(position);
+        List<Finding> here = own.getOrDefault(position, List.of());
+        if (ofSource == null && ofTarget == null) {
+            return here;
         }
-        targets.of(position, segments).flatMap(checks::asSet).ifPresent(findings::add);
-        return findings.isEmpty() ? List.of() : findings;
+        List<Finding> findings = new ArrayList<>(here);
+        if (ofSource != null) {
+            // The same source elsewhere says more of an empty target than that it is empty.
+            findings.removeIf(each -> each.check().equals(ofSource.check()));
+            checks.asSet(ofSource).ifPresent(findings::add);
+        }
+        if (ofTarget != null) {
+            checks.asSet(ofTarget).ifPresent(findings::add);
+        }
+        return findings;
     }
 }

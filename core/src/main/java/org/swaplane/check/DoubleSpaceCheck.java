@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -10,6 +8,7 @@ import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Text;
+import org.swaplane.wording.Phrase;
 
 /** Two spaces in a row within the target, where the source has none. */
 final class DoubleSpaceCheck extends TextCheck {
@@ -40,6 +39,6 @@ final class DoubleSpaceCheck extends TextCheck {
         for (int i = spans.size() - 1; i >= 0; i--) {
             fixed = fixed.replaceText(spans.get(i).start(), spans.get(i).end(), " ");
         }
-        return spans.isEmpty() ? List.of() : List.of(warning(texts, say("check.double-space"), spans, fixed));
+        return spans.isEmpty() ? List.of() : List.of(warning(texts, Phrase.of("check.double-space"), spans, fixed));
     }
 }

@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -10,6 +8,7 @@ import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.content.Text;
+import org.swaplane.wording.Phrase;
 
 /** White space at the begin or end that only one of the texts has. */
 final class EdgeSpaceCheck extends TextCheck {
@@ -28,7 +27,7 @@ final class EdgeSpaceCheck extends TextCheck {
         if (differs(begin, texts.target().substring(0, targetBegin), tight)) {
             findings.add(warning(
                     texts,
-                    say("check.edge-space.begin"),
+                    Phrase.of("check.edge-space.begin"),
                     List.of(new Span(0, targetBegin)),
                     target.replaceText(0, targetBegin, begin)));
         }
@@ -37,7 +36,7 @@ final class EdgeSpaceCheck extends TextCheck {
         if (differs(end, texts.target().substring(targetEnd), tight)) {
             findings.add(warning(
                     texts,
-                    say("check.edge-space.end"),
+                    Phrase.of("check.edge-space.end"),
                     List.of(new Span(targetEnd, texts.target().length())),
                     target.replaceText(targetEnd, texts.target().length(), end)));
         }

@@ -1,9 +1,8 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.List;
 import java.util.Optional;
+import org.swaplane.wording.Phrase;
 
 /** A source with text, and nothing in the target. */
 final class EmptyTargetCheck implements Check {
@@ -23,7 +22,7 @@ final class EmptyTargetCheck implements Check {
                         segment,
                         id(),
                         Severity.ERROR,
-                        say("check.empty-target"),
+                        Phrase.of("check.empty-target"),
                         List.of(),
                         List.of(),
                         Optional.empty()))

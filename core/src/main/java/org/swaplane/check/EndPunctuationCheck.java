@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -14,6 +12,7 @@ import org.swaplane.document.Counts;
 import org.swaplane.placeholder.Addresses;
 import org.swaplane.placeholder.Placeholders;
 import org.swaplane.spelling.Dictionary;
+import org.swaplane.wording.Phrase;
 
 /** A sentence that ends otherwise than its source, by the habits of the target language. */
 final class EndPunctuationCheck extends TextCheck {
@@ -92,14 +91,14 @@ final class EndPunctuationCheck extends TextCheck {
             int place = outside ? texts.target().stripTrailing().length() : targetAt + 1;
             Content fixed = texts.segment().target().replaceText(place, place, stop);
             String mark = texts.source().substring(sourceAt, sourceAt + 1);
-            return List.of(warning(texts, say("check.end-punctuation.missing", mark), targetSpan, fixed));
+            return List.of(warning(texts, Phrase.of("check.end-punctuation.missing", mark), targetSpan, fixed));
         }
         String is = target == End.NONE ? "" : texts.target().substring(targetAt, targetAt + 1);
         String was = source == End.NONE ? "" : texts.source().substring(sourceAt, sourceAt + 1);
         String key = is.isEmpty()
                 ? "check.end-punctuation.missing"
                 : was.isEmpty() ? "check.end-punctuation.added" : "check.end-punctuation.changed";
-        return List.of(warning(texts, say(key, was.isEmpty() ? is : was, is), sourceSpan, targetSpan));
+        return List.of(warning(texts, Phrase.of(key, was.isEmpty() ? is : was, is), sourceSpan, targetSpan));
     }
 
     /** Where the last character stands that is no closing bracket or quotation mark; negative when there is none. */

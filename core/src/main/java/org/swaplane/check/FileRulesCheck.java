@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,6 +9,7 @@ import org.swaplane.compare.Span;
 import org.swaplane.document.TargetRule;
 import org.swaplane.document.TargetRule.Comparison;
 import org.swaplane.document.TargetRule.Kind;
+import org.swaplane.wording.Phrase;
 
 /** What the file itself demands of its targets. */
 final class FileRulesCheck implements Check {
@@ -68,19 +67,19 @@ final class FileRulesCheck implements Check {
         return count;
     }
 
-    private static String message(CheckedSegment segment, TargetRule rule) {
+    private static Phrase message(CheckedSegment segment, TargetRule rule) {
         boolean kept = holds(rule, segment.targetText());
         if (kept && rule.asInSource()) {
-            return say("check.pattern.only-target", rule.text());
+            return Phrase.of("check.pattern.only-target", rule.text());
         }
         return switch (rule.kind()) {
             case PRESENT ->
                 rule.occurs() == 0
-                        ? say("check.pattern.present", rule.text())
-                        : say("check.pattern.times", rule.text(), rule.occurs(), occurrences(segment, rule));
-            case NOT_PRESENT -> say("check.pattern.not-present", rule.text());
-            case STARTS_WITH -> say("check.pattern.starts", rule.text());
-            case ENDS_WITH -> say("check.pattern.ends", rule.text());
+                        ? Phrase.of("check.pattern.present", rule.text())
+                        : Phrase.of("check.pattern.times", rule.text(), rule.occurs(), occurrences(segment, rule));
+            case NOT_PRESENT -> Phrase.of("check.pattern.not-present", rule.text());
+            case STARTS_WITH -> Phrase.of("check.pattern.starts", rule.text());
+            case ENDS_WITH -> Phrase.of("check.pattern.ends", rule.text());
             case ALLOWED_CHARACTERS, LONGEST_LINE -> throw new AssertionError(rule);
         };
     }
@@ -99,7 +98,8 @@ final class FileRulesCheck implements Check {
                     .count();
             if (length > most) {
                 Span span = new Span(at, at + line.length());
-                return Optional.of(finding(segment, "length", say("check.length.line", length, most), List.of(span)));
+                return Optional.of(
+                        finding(segment, "length", Phrase.of("check.length.line", length, most), List.of(span)));
             }
             at += line.length() + 1;
         }
@@ -124,10 +124,10 @@ final class FileRulesCheck implements Check {
         return spans.isEmpty()
                 ? Optional.empty()
                 : Optional.of(finding(
-                        segment, CHARACTERS, say("check.characters.not-allowed", characters.toString()), spans));
+                        segment, CHARACTERS, Phrase.of("check.characters.not-allowed", characters.toString()), spans));
     }
 
-    private static Finding finding(CheckedSegment segment, String check, String message, List<Span> target) {
+    private static Finding finding(CheckedSegment segment, String check, Phrase message, List<Span> target) {
         return Finding.in(segment, check, Severity.ERROR, message, List.of(), target, Optional.empty());
     }
 }

@@ -1,11 +1,10 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.List;
 import org.swaplane.compare.Span;
 import org.swaplane.terms.Term;
 import org.swaplane.terms.TermIndex;
+import org.swaplane.wording.Phrase;
 
 /** A wording in the target that the term list forbids for a term of the source, or for all. */
 final class ForbiddenTermCheck extends TermsCheck {
@@ -26,9 +25,9 @@ final class ForbiddenTermCheck extends TermsCheck {
                                     && TermIndex.standing(each, texts.target(), language) != null);
             if (there != null && !within) {
                 String written = texts.target().substring(there.start(), there.end());
-                String message = term.preferred().isEmpty()
-                        ? say("check.forbidden-term", written)
-                        : say("check.forbidden-term.instead", written, String.join("\", \"", term.preferred()));
+                Phrase message = term.preferred().isEmpty()
+                        ? Phrase.of("check.forbidden-term", written)
+                        : Phrase.of("check.forbidden-term.instead", written, String.join("\", \"", term.preferred()));
                 findings.add(error(texts, message, source, List.of(new Span(there.start(), there.end()))));
             }
         }

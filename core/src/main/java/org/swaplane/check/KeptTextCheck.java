@@ -1,10 +1,9 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.List;
 import org.swaplane.compare.Span;
 import org.swaplane.terms.Term;
+import org.swaplane.wording.Phrase;
 
 /** A name of the source that stays as it is in every language, and is missing in the target. */
 final class KeptTextCheck extends TermsCheck {
@@ -18,7 +17,7 @@ final class KeptTextCheck extends TermsCheck {
         if (kept
                 && written(texts, source).startsWith(term.source())
                 && !texts.target().contains(term.source())) {
-            findings.add(error(texts, say("check.keep-as-is", term.source()), source, List.of()));
+            findings.add(error(texts, Phrase.of("check.keep-as-is", term.source()), source, List.of()));
         }
     }
 }

@@ -1,12 +1,11 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import org.swaplane.compare.Span;
 import org.swaplane.document.Limits;
+import org.swaplane.wording.Phrase;
 
 /** A target that is longer or shorter than the file allows. */
 final class LengthCheck extends TextCheck {
@@ -37,17 +36,18 @@ final class LengthCheck extends TextCheck {
         int bytes = target.getBytes(StandardCharsets.UTF_8).length;
         List<Span> all = List.of(new Span(0, target.length()));
         if (limits.maxCharacters() > 0 && characters > limits.maxCharacters()) {
-            return List.of(error(texts, say("check.length.characters", characters, limits.max()), List.of(), all));
+            return List.of(
+                    error(texts, Phrase.of("check.length.characters", characters, limits.max()), List.of(), all));
         }
         if (limits.maxBytes() > 0 && bytes > limits.maxBytes()) {
-            return List.of(error(texts, say("check.length.bytes", bytes, limits.maxBytes()), List.of(), all));
+            return List.of(error(texts, Phrase.of("check.length.bytes", bytes, limits.maxBytes()), List.of(), all));
         }
         if (limits.maxPixels() > 0) {
             return wide(texts, limits, all);
         }
         boolean counted = limits.unit().equals(Limits.CHARACTERS);
         return counted && characters < limits.min()
-                ? List.of(error(texts, say("check.length.least", characters, limits.min()), List.of(), all))
+                ? List.of(error(texts, Phrase.of("check.length.least", characters, limits.min()), List.of(), all))
                 : List.of();
     }
 
@@ -57,7 +57,7 @@ final class LengthCheck extends TextCheck {
         if (width.isEmpty() || width.get().pixels() <= limits.maxPixels()) {
             return List.of();
         }
-        String message = say(
+        Phrase message = Phrase.of(
                 "check.length.pixels",
                 width.get().pixels(),
                 limits.maxPixels(),
@@ -82,7 +82,7 @@ final class LengthCheck extends TextCheck {
         }
         String key = tooLong ? "check.length.grown" : "check.length.shrunk";
         List<Span> all = List.of(new Span(0, texts.target().length()));
-        return List.of(warning(texts, say(key, Math.round(100 * target / source)), List.of(), all));
+        return List.of(warning(texts, Phrase.of(key, Math.round(100 * target / source)), List.of(), all));
     }
 
     /** Characters, with those of scripts that say more in one counted for more. */

@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -9,6 +7,7 @@ import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
 import org.swaplane.placeholder.Addresses;
 import org.swaplane.placeholder.Placeholders.Found;
+import org.swaplane.wording.Phrase;
 
 /** Web and e-mail addresses that became others; the page in the other language is the same page. */
 final class LinkCheck extends TextCheck {
@@ -29,8 +28,8 @@ final class LinkCheck extends TextCheck {
         return List.of(error(
                 texts,
                 added.isEmpty()
-                        ? say("check.link.missing", first)
-                        : say("check.link.changed", first, added.get(0).written()),
+                        ? Phrase.of("check.link.missing", first)
+                        : Phrase.of("check.link.changed", first, added.get(0).written()),
                 spans(missing),
                 spans(added)));
     }

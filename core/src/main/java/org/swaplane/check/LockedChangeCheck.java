@@ -1,10 +1,9 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.List;
 import java.util.Optional;
 import org.swaplane.compare.Span;
+import org.swaplane.wording.Phrase;
 
 /** A target that is another than the file's, though the file locks the segment. */
 final class LockedChangeCheck implements Check {
@@ -24,7 +23,7 @@ final class LockedChangeCheck implements Check {
                 segment,
                 id(),
                 Severity.ERROR,
-                say("check.locked-change"),
+                Phrase.of("check.locked-change"),
                 List.of(),
                 all,
                 Optional.of(segment.segment().target())));

@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import com.ibm.icu.text.MessagePattern;
 import com.ibm.icu.text.MessagePattern.ArgType;
 import com.ibm.icu.text.MessagePattern.Part;
@@ -15,6 +13,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import org.swaplane.compare.Span;
 import org.swaplane.format.Message;
+import org.swaplane.wording.Phrase;
 
 /**
  * Messages with variants (ICU message syntax): the target must be one too, with the same arguments and choices, and with the plural
@@ -46,20 +45,21 @@ final class MessageSyntaxCheck extends TextCheck {
         try {
             target = arguments(texts.target());
         } catch (IllegalArgumentException | IndexOutOfBoundsException e) {
-            return List.of(error(texts, say("check.message-syntax.broken", firstLine(e)), List.of(), all));
+            return List.of(error(texts, Phrase.of("check.message-syntax.broken", firstLine(e)), List.of(), all));
         }
         List<Finding> findings = new ArrayList<>();
         for (Map.Entry<String, Argument> entry : source.entrySet()) {
             Argument there = target.get(entry.getKey());
             if (there == null || there.type() != entry.getValue().type()) {
-                findings.add(error(texts, say("check.message-syntax.missing", entry.getKey()), List.of(), all));
+                findings.add(error(texts, Phrase.of("check.message-syntax.missing", entry.getKey()), List.of(), all));
             } else {
                 compare(texts, entry.getKey(), entry.getValue(), there, findings);
             }
         }
         target.keySet().stream()
                 .filter(name -> !source.containsKey(name))
-                .forEach(name -> findings.add(error(texts, say("check.message-syntax.added", name), List.of(), all)));
+                .forEach(name ->
+                        findings.add(error(texts, Phrase.of("check.message-syntax.added", name), List.of(), all)));
         return findings;
     }
 
@@ -78,7 +78,7 @@ final class MessageSyntaxCheck extends TextCheck {
         missing.removeAll(target.selectors());
         if (!missing.isEmpty()) {
             List<Span> all = List.of(new Span(0, texts.target().length()));
-            String words = say("check.message-syntax.variants", name, String.join(", ", missing));
+            Phrase words = Phrase.of("check.message-syntax.variants", name, String.join(", ", missing));
             findings.add(error(texts, words, List.of(), all));
         }
     }

@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +14,7 @@ import org.swaplane.number.NumberWriter;
 import org.swaplane.number.ReadNumber;
 import org.swaplane.number.RomanNumerals;
 import org.swaplane.placeholder.Placeholders;
+import org.swaplane.wording.Phrase;
 
 /** Numbers, times and dates compared as values, each side read in the notation of its own language. */
 final class NumbersCheck implements Check {
@@ -128,7 +127,7 @@ final class NumbersCheck implements Check {
         String key = foreign
                 ? "check.numbers.notation"
                 : asWritten ? "check.numbers.changed-as-written" : "check.numbers.changed";
-        String message = say(key, right.written(), wrong.written(), value(right), value(wrong));
+        Phrase message = Phrase.of(key, right.written(), wrong.written(), value(right), value(wrong));
         return Finding.in(segment, id(), Severity.ERROR, message, List.of(span(right)), List.of(span(wrong)), fix);
     }
 
@@ -138,14 +137,14 @@ final class NumbersCheck implements Check {
                 segment,
                 id(),
                 Severity.ERROR,
-                say("check.numbers.code", written),
+                Phrase.of("check.numbers.code", written),
                 List.of(code),
                 List.of(),
                 Optional.empty());
     }
 
     private Finding one(CheckedSegment segment, ReadNumber number, boolean missing) {
-        String message = say(missing ? "check.numbers.missing" : "check.numbers.added", number.written());
+        Phrase message = Phrase.of(missing ? "check.numbers.missing" : "check.numbers.added", number.written());
         List<Span> here = List.of(span(number));
         return Finding.in(
                 segment,
@@ -210,7 +209,7 @@ final class NumbersCheck implements Check {
                 segment,
                 id(),
                 Severity.ERROR,
-                say(
+                Phrase.of(
                         "check.numbers.changed",
                         written,
                         instead,

@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,6 +9,7 @@ import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.PatientText;
+import org.swaplane.wording.Phrase;
 
 /** The patterns of a profile. */
 final class OwnPatternCheck implements Check {
@@ -66,7 +65,7 @@ final class OwnPatternCheck implements Check {
                 check(segment, pattern).ifPresent(findings::add);
             } catch (CannotProceedException e) {
                 pattern.tooSlow().incrementAndGet();
-                String message = say("check.pattern.slow", pattern.own().name());
+                Phrase message = Phrase.of("check.pattern.slow", pattern.own().name());
                 findings.add(
                         Finding.in(segment, id(), Severity.WARNING, message, List.of(), List.of(), Optional.empty()));
             }
@@ -109,6 +108,7 @@ final class OwnPatternCheck implements Check {
     }
 
     private static Finding finding(CheckedSegment segment, OwnPattern own, List<Span> source, List<Span> target) {
-        return Finding.in(segment, "pattern", own.severity(), own.message(), source, target, Optional.empty());
+        return Finding.in(
+                segment, "pattern", own.severity(), Phrase.verbatim(own.message()), source, target, Optional.empty());
     }
 }

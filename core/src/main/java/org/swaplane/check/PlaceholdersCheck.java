@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -16,6 +14,7 @@ import org.swaplane.format.Message;
 import org.swaplane.placeholder.Placeholders;
 import org.swaplane.placeholder.Placeholders.Found;
 import org.swaplane.placeholder.PrintfArguments;
+import org.swaplane.wording.Phrase;
 
 /** Placeholders of the source that the target lost or changed, and ones that only the target has; their order is free. */
 final class PlaceholdersCheck implements Check {
@@ -146,7 +145,7 @@ final class PlaceholdersCheck implements Check {
 
     private Finding changed(CheckedSegment segment, Found source, Found target) {
         Content fixed = segment.target().replaceText(target.start(), target.end(), source.written());
-        String message = say("check.placeholders.changed", source.written(), target.written());
+        Phrase message = Phrase.of("check.placeholders.changed", source.written(), target.written());
         return Finding.in(
                 segment,
                 id(),
@@ -158,7 +157,8 @@ final class PlaceholdersCheck implements Check {
     }
 
     private Finding finding(CheckedSegment segment, String key, Found found, List<Span> source, List<Span> target) {
-        return Finding.in(segment, id(), Severity.ERROR, say(key, found.written()), source, target, Optional.empty());
+        return Finding.in(
+                segment, id(), Severity.ERROR, Phrase.of(key, found.written()), source, target, Optional.empty());
     }
 
     private static Span span(Found found) {

@@ -1,13 +1,12 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
 import org.swaplane.placeholder.Addresses;
+import org.swaplane.wording.Phrase;
 
 /** What some languages ask of their marks besides the mark itself: a second one at the begin, a space before it, none, a wide one. */
 final class PunctuationHabits {
@@ -57,7 +56,7 @@ final class PunctuationHabits {
                 ? Optional.empty()
                 : Optional.of(check.warning(
                         texts,
-                        say("check.end-punctuation.foreign", mark, own),
+                        Phrase.of("check.end-punctuation.foreign", mark, own),
                         List.of(new Span(at, at + 1)),
                         texts.segment().target().replaceText(at, at + 1, String.valueOf(own))));
     }
@@ -79,7 +78,7 @@ final class PunctuationHabits {
         return said && target.indexOf(first) < 0
                 ? Optional.of(check.warning(
                         texts,
-                        say("check.end-punctuation.first", first, last),
+                        Phrase.of("check.end-punctuation.first", first, last),
                         List.of(),
                         List.of(new Span(at, at + 1))))
                 : Optional.empty();
@@ -95,7 +94,7 @@ final class PunctuationHabits {
         String space = mark.group(1).equals(":") ? SPACE : THIN_SPACE;
         return Optional.of(check.warning(
                 texts,
-                say("check.end-punctuation.tight", mark.group(1)),
+                Phrase.of("check.end-punctuation.tight", mark.group(1)),
                 List.of(new Span(mark.start(), mark.end())),
                 texts.segment().target().replaceText(mark.start(), mark.start(), space)));
     }
@@ -112,7 +111,7 @@ final class PunctuationHabits {
         }
         return Optional.of(check.warning(
                 texts,
-                say("check.end-punctuation.loose", space.group(2)),
+                Phrase.of("check.end-punctuation.loose", space.group(2)),
                 List.of(new Span(space.start(1), space.end(1))),
                 texts.segment().target().replaceText(space.start(1), space.end(1), "")));
     }
@@ -132,7 +131,7 @@ final class PunctuationHabits {
         return stop.find()
                 ? Optional.of(check.warning(
                         texts,
-                        say("check.end-punctuation.narrow"),
+                        Phrase.of("check.end-punctuation.narrow"),
                         List.of(new Span(stop.start(), stop.end())),
                         texts.segment().target().replaceText(stop.start(), stop.end(), "。")))
                 : Optional.empty();

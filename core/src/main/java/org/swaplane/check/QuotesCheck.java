@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import com.ibm.icu.util.LocaleData;
 import com.ibm.icu.util.ULocale;
 import java.util.ArrayDeque;
@@ -15,6 +13,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
+import org.swaplane.wording.Phrase;
 
 /** Double quotation marks without their other half, or of a kind that the target language does not use. */
 final class QuotesCheck extends TextCheck {
@@ -74,7 +73,8 @@ final class QuotesCheck extends TextCheck {
             }
             int at = alone.get();
             String mark = target.substring(at, at + 1);
-            return List.of(warning(texts, say("check.quotes.alone", mark), List.of(), List.of(new Span(at, at + 1))));
+            return List.of(
+                    warning(texts, Phrase.of("check.quotes.alone", mark), List.of(), List.of(new Span(at, at + 1))));
         }
         if (!ALSO.containsKey(texts.targetLanguage().code())) {
             return List.of(); // CLDR names one kind only, and many languages have several
@@ -101,9 +101,10 @@ final class QuotesCheck extends TextCheck {
                         .replaceText(each.end(), each.end() + 1, primary.substring(1));
             }
             return List.of(
-                    warning(texts, say("check.quotes.kind", foreign.get(0).kind(), primary), spans, fixed));
+                    warning(texts, Phrase.of("check.quotes.kind", foreign.get(0).kind(), primary), spans, fixed));
         }
-        return List.of(warning(texts, say("check.quotes.kind", foreign.get(0).kind(), primary), List.of(), spans));
+        return List.of(
+                warning(texts, Phrase.of("check.quotes.kind", foreign.get(0).kind(), primary), List.of(), spans));
     }
 
     /** Finds quotations; returns where a mark stands alone. A straight one behind a digit may stand for inches. */

@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -9,6 +7,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
+import org.swaplane.wording.Phrase;
 
 /** The same word twice in a row, where the source has no such thing and the language knows no doubling. */
 final class RepeatedWordCheck extends TextCheck {
@@ -65,7 +64,7 @@ final class RepeatedWordCheck extends TextCheck {
                     && (word.length() > 1 || isShortWord(word, language))
                     && (first || !meeting.contains(word.toLowerCase(Locale.ROOT)))) {
                 List<Span> span = List.of(new Span(twice.start(), twice.end()));
-                return List.of(warning(texts, say("check.repeated-word", word), List.of(), span));
+                return List.of(warning(texts, Phrase.of("check.repeated-word", word), List.of(), span));
             }
         }
         return List.of();

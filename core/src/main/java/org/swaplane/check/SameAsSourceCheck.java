@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -12,6 +10,7 @@ import org.swaplane.compare.Span;
 import org.swaplane.placeholder.Addresses;
 import org.swaplane.placeholder.Placeholders;
 import org.swaplane.spelling.Dictionary;
+import org.swaplane.wording.Phrase;
 
 /** A target that is the source again, unless there is no word in it that could be translated. */
 final class SameAsSourceCheck implements Check {
@@ -43,8 +42,8 @@ final class SameAsSourceCheck implements Check {
             return List.of();
         }
         List<Span> all = List.of(new Span(0, source.length()));
-        return List.of(
-                Finding.in(segment, id(), Severity.WARNING, say("check.same-as-source"), all, all, Optional.empty()));
+        return List.of(Finding.in(
+                segment, id(), Severity.WARNING, Phrase.of("check.same-as-source"), all, all, Optional.empty()));
     }
 
     /** Two kinds of one language have most of their texts in common. */

@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
@@ -18,6 +16,7 @@ import org.swaplane.compare.Span;
 import org.swaplane.compare.TextDifference;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
+import org.swaplane.wording.Phrase;
 
 /** Segments of a document that have the same source, whose targets are expected to be the same too (check {@code inconsistent-target}). */
 final class SameSources {
@@ -131,7 +130,7 @@ final class SameSources {
                 segment,
                 EmptyTargetCheck.ID,
                 Severity.ERROR,
-                say("check.empty-target.repeated", TagNotation.write(usual, segment.source())),
+                Phrase.of("check.empty-target.repeated", TagNotation.write(usual, segment.source())),
                 List.of(),
                 List.of(),
                 Optional.of(usual));
@@ -146,7 +145,7 @@ final class SameSources {
                 segment,
                 ID,
                 Severity.WARNING,
-                say("check.inconsistent-target", TagNotation.write(usual, segment.source())),
+                Phrase.of("check.inconsistent-target", TagNotation.write(usual, segment.source())),
                 List.of(),
                 parts.isEmpty() ? all : parts,
                 clear ? Optional.of(usual) : Optional.empty());

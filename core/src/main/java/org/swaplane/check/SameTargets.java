@@ -1,21 +1,23 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.IntFunction;
 import org.swaplane.compare.Span;
 import org.swaplane.compare.TextDifference;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
+import org.swaplane.content.UnspacedScript;
+import org.swaplane.wording.Phrase;
 
 /**
  * Segments with one and the same target, whose sources are expected to be the same too (check {@code inconsistent-source}). Only of
@@ -24,8 +26,6 @@ import org.swaplane.content.TagNotation;
 final class SameTargets {
     private static final String ID = "inconsistent-source";
     private static final int FEWEST_WORDS = 4;
-    /** From here on scripts stand that write words without blanks, and a few others. */
-    private static final char FIRST_DENSE = '\u2E80';
 
     private final Profile.Consistency consistency;
     /** By the key of a target: its only position, or all of them where there are several. */
@@ -101,44 +101,58 @@ final class SameTargets {
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);
             blanks += c == ' ' ? 1 : 0;
-            dense += c > FIRST_DENSE ? 1 : 0;
+            dense += UnspacedScript.has(c) || Character.isSurrogate(c) ? 1 : 0;
         }
         return blanks >= FEWEST_WORDS - 1 || dense >= 2 * FEWEST_WORDS;
     }
 
-    /** Of each whose source is not that of most others with its target; where none has more, of all but the first. */
-    Optional<Finding> of(int index, IntFunction<CheckedSegment> segments) {
-        Long key = keys.get(index);
-        List<Integer> group = key == null ? List.of() : several.getOrDefault(key, List.of());
-        if (group.size() < 2) {
-            return Optional.empty();
+    /** What there is to say of the groups of these segments, by segment; each group is looked at once. */
+    Map<Integer, Finding> findings(Collection<Integer> positions, IntFunction<CheckedSegment> segments) {
+        Map<Integer, Finding> findings = new HashMap<>();
+        Set<Long> seen = new HashSet<>();
+        for (int position : positions) {
+            Long key = keys.get(position);
+            if (key != null && several.containsKey(key) && seen.add(key)) {
+                addFindings(several.get(key), segments, findings);
+            }
         }
+        return findings;
+    }
+
+    /** Of each whose source is not that of most others with its target; where none has more, of all but the first. */
+    private void addFindings(
+            List<Integer> group, IntFunction<CheckedSegment> segments, Map<Integer, Finding> findings) {
         Map<String, List<Integer>> sources = new LinkedHashMap<>();
         group.stream().sorted().forEach(each -> sources.computeIfAbsent(
                         folded(segments.apply(each).source()), none -> new ArrayList<>())
                 .add(each));
-        CheckedSegment here = segments.apply(index);
+        if (sources.size() < 2) {
+            return;
+        }
         int most = sources.values().stream().mapToInt(List::size).max().orElse(0);
         List<Integer> usual = sources.values().stream()
                 .filter(each -> each.size() == most)
                 .findFirst()
                 .orElseThrow();
-        if (usual.contains(index)) {
-            return Optional.empty();
-        }
         Content source = segments.apply(usual.get(0)).source();
-        String other = TagNotation.write(source, source);
+        sources.values().stream()
+                .filter(each -> each != usual)
+                .flatMap(List::stream)
+                .forEach(each -> findings.put(each, different(segments.apply(each), source)));
+    }
+
+    private static Finding different(CheckedSegment here, Content usual) {
         List<Span> parts =
-                TextDifference.between(source.plainText(), here.sourceText()).after();
+                TextDifference.between(usual.plainText(), here.sourceText()).after();
         List<Span> all = List.of(new Span(0, here.sourceText().length()));
-        return Optional.of(Finding.in(
+        return Finding.in(
                 here,
                 ID,
                 Severity.WARNING,
-                say("check.inconsistent-source", other),
+                Phrase.of("check.inconsistent-source", TagNotation.write(usual, usual)),
                 parts.isEmpty() ? all : parts,
                 List.of(),
-                Optional.empty()));
+                Optional.empty());
     }
 
     private String folded(Content source) {

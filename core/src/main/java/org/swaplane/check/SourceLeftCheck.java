@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -10,6 +8,7 @@ import java.util.regex.Pattern;
 import org.swaplane.compare.Span;
 import org.swaplane.placeholder.Addresses;
 import org.swaplane.placeholder.Placeholders;
+import org.swaplane.wording.Phrase;
 
 /** Words of the source that stand in a row in the target as well, which is otherwise translated (part of {@code same-as-source}). */
 final class SourceLeftCheck extends TextCheck {
@@ -72,7 +71,7 @@ final class SourceLeftCheck extends TextCheck {
             int end = places.get(last).end();
             return List.of(warning(
                     texts,
-                    say("check.same-as-source.part", source.substring(start, end)),
+                    Phrase.of("check.same-as-source.part", source.substring(start, end)),
                     List.of(new Span(start, end)),
                     List.of(new Span(at, at + end - start))));
         }

@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import com.ibm.icu.text.BreakIterator;
 import com.ibm.icu.util.ULocale;
 import java.util.ArrayList;
@@ -15,6 +13,7 @@ import org.swaplane.compare.Span;
 import org.swaplane.placeholder.Addresses;
 import org.swaplane.placeholder.Placeholders;
 import org.swaplane.spelling.Dictionary;
+import org.swaplane.wording.Phrase;
 
 /** Words of the target that its dictionary does not know; names, codes and what the source has as well are no such words. */
 final class SpellingCheck extends TextCheck {
@@ -56,7 +55,8 @@ final class SpellingCheck extends TextCheck {
                     && !knows(dictionary.get(), word)
                     && !isAbbreviation(dictionary.get(), text, start, end)
                     && said.add(word)) {
-                findings.add(warning(texts, say("check.spelling", word), List.of(), List.of(new Span(start, end))));
+                findings.add(
+                        warning(texts, Phrase.of("check.spelling", word), List.of(), List.of(new Span(start, end))));
             }
         }
         return findings;

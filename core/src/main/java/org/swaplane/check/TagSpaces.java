@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,6 +9,7 @@ import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
 import org.swaplane.content.Text;
+import org.swaplane.wording.Phrase;
 
 /** Spaces beside tags that were lost, or moved into a pair that has none in the source; only in scripts that part words by spaces. */
 final class TagSpaces {
@@ -51,7 +50,8 @@ final class TagSpaces {
         List<Span> here = List.of(
                 new Span(Math.max(0, at - 1), Math.min(segment.targetText().length(), at + 1)));
         String written = TagNotation.write(Content.of(tag), segment.source());
-        return Finding.in(segment, "tags", Severity.WARNING, say(key, written), List.of(), here, Optional.of(fixed));
+        return Finding.in(
+                segment, "tags", Severity.WARNING, Phrase.of(key, written), List.of(), here, Optional.of(fixed));
     }
 
     private int indexOf(Tag tag) {

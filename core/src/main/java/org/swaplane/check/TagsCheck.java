@@ -1,7 +1,5 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -12,6 +10,7 @@ import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
 import org.swaplane.placeholder.PrintfArguments;
+import org.swaplane.wording.Phrase;
 
 /** Tags that the target lost, doubled or gained, and pairs that close before they open or cross each other. */
 final class TagsCheck implements Check {
@@ -59,7 +58,7 @@ final class TagsCheck implements Check {
                 .map(tag ->
                         TagNotation.write(Content.of(tag), key.endsWith("added") ? Content.EMPTY : segment.source()))
                 .collect(Collectors.joining(" "));
-        return Finding.in(segment, id(), Severity.ERROR, say(key, tags.size(), names), List.of(), List.of(), fix);
+        return Finding.in(segment, id(), Severity.ERROR, Phrase.of(key, tags.size(), names), List.of(), List.of(), fix);
     }
 
     /** The tags of {@code tags} that {@code others} has no counterpart for, each counterpart used once. */

@@ -1,11 +1,10 @@
 package org.swaplane.check;
 
-import static org.swaplane.wording.Wording.say;
-
 import java.util.List;
 import org.swaplane.compare.Span;
 import org.swaplane.terms.Term;
 import org.swaplane.terms.TermIndex;
+import org.swaplane.wording.Phrase;
 
 /** A term of the source whose target has none of the wordings that the term list prefers. */
 final class TermCheck extends TermsCheck {
@@ -20,7 +19,7 @@ final class TermCheck extends TermsCheck {
                 && term.preferred().stream()
                         .noneMatch(each -> TermIndex.isIn(
                                 each, texts.target(), texts.segment().targetLanguage()))) {
-            String message = say("check.term", written(texts, source), String.join("\", \"", term.preferred()));
+            Phrase message = Phrase.of("check.term", written(texts, source), String.join("\", \"", term.preferred()));
             findings.add(warning(texts, message, source, List.of()));
         }
     }

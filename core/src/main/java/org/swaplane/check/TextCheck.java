@@ -6,6 +6,7 @@ import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
+import org.swaplane.wording.Phrase;
 
 /** A check of two texts, tags left out; nothing is said of a text without a counterpart. */
 abstract class TextCheck implements Check {
@@ -56,15 +57,15 @@ abstract class TextCheck implements Check {
         }
     }
 
-    final Finding warning(Texts texts, String message, List<Span> source, List<Span> target) {
+    final Finding warning(Texts texts, Phrase message, List<Span> source, List<Span> target) {
         return Finding.in(texts.segment(), id, Severity.WARNING, message, source, target, Optional.empty());
     }
 
-    final Finding warning(Texts texts, String message, List<Span> target, Content suggestion) {
+    final Finding warning(Texts texts, Phrase message, List<Span> target, Content suggestion) {
         return Finding.in(texts.segment(), id, Severity.WARNING, message, List.of(), target, Optional.of(suggestion));
     }
 
-    final Finding error(Texts texts, String message, List<Span> source, List<Span> target) {
+    final Finding error(Texts texts, Phrase message, List<Span> source, List<Span> target) {
         return Finding.in(texts.segment(), id, Severity.ERROR, message, source, target, Optional.empty());
     }
 }

@@ -10,10 +10,11 @@ import java.util.List;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
+import org.swaplane.lane.CopyExport;
 import org.swaplane.lane.Lane;
+import org.swaplane.lane.LaneWriter;
 import org.swaplane.lane.Purpose;
-import org.swaplane.lane.SendOut;
-import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.task.Progress;
 
 /** Makes a fresh copy of the demo lane. */
@@ -29,10 +30,14 @@ public final class DemoLane {
     /** A lane that holds the client's files, taken in and nothing else yet. */
     public static Lane create(Path folder, Clock clock) throws IOException {
         Lane lane = Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), clock);
-        lane.set("person", "Mara Lind");
-        lane.takeIn(Source.of(FILE, file()), Progress.NONE);
+        LaneWriter.await(lane.settings().set("person", "Mara Lind"));
+        lane.trackStore().takeIn(Source.of(FILE, file()), Progress.NONE);
         for (String document : DOCUMENTS) {
-            lane.takeIn(Source.of(document, bytes(document)), FileOptions.ofLanguages("en-GB", "de-DE"), Progress.NONE);
+            lane.trackStore()
+                    .takeIn(
+                            Source.of(document, bytes(document)),
+                            FileOptions.ofLanguages("en-GB", "de-DE"),
+                            Progress.NONE);
         }
         return lane;
     }
@@ -41,14 +46,14 @@ public final class DemoLane {
     public static Lane createWithReturnedCopy(Path folder, Clock clock) throws IOException {
         Clock earlier = Clock.offset(clock, Duration.ofDays(-5));
         try (Lane lane = create(folder, earlier)) {
-            Track track = lane.tracks().get(0);
-            Path sent = new SendOut(lane)
-                    .send(track, DemoReviewer.NAME, Purpose.REVIEW, SendOut.Form.REVIEW_COPY, Progress.NONE)
+            TrackSnapshot track = lane.tracks().get(0).now();
+            Path sent = new CopyExport(lane)
+                    .send(track, DemoReviewer.NAME, Purpose.REVIEW, CopyExport.Form.REVIEW_COPY, Progress.NONE)
                     .file();
             Files.createDirectories(folder.resolve("returned"));
             DemoReviewer.answer(sent, folder.resolve("returned").resolve("scan final (2).docx"), clock.instant());
         }
-        return Lane.open(folder, FormatRegistry.ofInstalled(), clock, Progress.NONE);
+        return Lane.open(folder, FormatRegistry.ofInstalled(), clock);
     }
 
     /** The client's bilingual file. */

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.UUID;
+import org.swaplane.task.BlockingWork;
 import org.swaplane.task.CannotProceedException;
 
 /** Writes a file beside its place and moves it there when it is whole, so that nobody ever finds half of one. */
@@ -27,6 +28,7 @@ public final class NewFile {
      * @throws CannotProceedException when one is there and must not be
      */
     public static void write(Path path, boolean replace, Writer writer) throws IOException {
+        BlockingWork.begins();
         refuseExisting(path, replace);
         Path folder = path.toAbsolutePath().getParent();
         if (!Files.isDirectory(folder)) {

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.security.DigestInputStream;
 import java.util.HexFormat;
 import org.swaplane.document.Fingerprint;
+import org.swaplane.task.BlockingWork;
 import org.swaplane.task.CannotProceedException;
 
 /** Bytes that can be opened again: to tell the format, to read, to write a changed copy. */
@@ -40,6 +41,7 @@ public interface Source {
 
             @Override
             public InputStream open() throws IOException {
+                BlockingWork.begins();
                 if (Files.isDirectory(path)) {
                     throw new CannotProceedException(name, "this is a folder", "name the files in it");
                 }

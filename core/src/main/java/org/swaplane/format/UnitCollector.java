@@ -87,9 +87,11 @@ public final class UnitCollector {
         List<Integer> cut = options.document().cuts().get(unit);
         SplitContent split = cut == null ? segmentation.split(content) : segmentation.split(content, cut);
         Unit added = new Unit(split, segments.size());
-        int number = 1;
-        for (Content segment : split.segments()) {
-            String key = split.segments().size() == 1 ? unit : unit + '/' + number++;
+        List<Integer> starts = added.starts();
+        for (int i = 0; i < starts.size(); i++) {
+            // By where it begins, so that it stays the same segment when its neighbours are joined or split.
+            String key = i == 0 ? unit : unit + '@' + starts.get(i);
+            Content segment = split.segments().get(i);
             segments.add(new Segment(key, 0, unit, segment, Content.EMPTY, State.INITIAL, "", lock, about));
         }
         units.add(added);

@@ -6,7 +6,7 @@ import org.swaplane.document.Counts;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.Source;
-import org.swaplane.lane.BringBack;
+import org.swaplane.lane.ReturnImport;
 
 /**
  * One file that arrived.
@@ -14,6 +14,7 @@ import org.swaplane.lane.BringBack;
  * @param options how it was read
  * @param file as it was read, for a role that can be taken in
  * @param repetitions segments whose source occurred before in what arrived
+ * @param readSo whether {@code file} was read by {@code options}
  * @param returned what came back, for a returned copy
  * @param problem why it cannot be read; empty when it can
  */
@@ -24,7 +25,8 @@ public record Arrival(
         Optional<BilingualFile> file,
         Optional<Counts> counts,
         int repetitions,
-        Optional<BringBack.Recognised> returned,
+        boolean readSo,
+        Optional<ReturnImport.Recognised> returned,
         String problem) {
 
     /** What a file is for. */
@@ -47,12 +49,14 @@ public record Arrival(
 
     /** A file that is kept, or not, without being read. */
     static Arrival unread(Source source, Role role, FileOptions options, String problem) {
-        return new Arrival(source, role, options, Optional.empty(), Optional.empty(), 0, Optional.empty(), problem);
+        return new Arrival(
+                source, role, options, Optional.empty(), Optional.empty(), 0, false, Optional.empty(), problem);
     }
 
     /** The same, to be taken in so. */
     public Arrival with(FileOptions other) {
-        return new Arrival(source, role, other, file, counts, repetitions, returned, problem);
+        boolean same = readSo && other.equals(options);
+        return new Arrival(source, role, other, file, counts, repetitions, same, returned, problem);
     }
 
     /** Only kept, as terms or for reference, whatever it could be. */

@@ -24,8 +24,8 @@ import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.format.table.DocxReviewCopy;
 import org.swaplane.intake.Arrival.Role;
-import org.swaplane.lane.BringBack;
 import org.swaplane.lane.Lane;
+import org.swaplane.lane.ReturnImport;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import org.swaplane.terms.TermListReader;
@@ -61,7 +61,8 @@ public final class Arrivals {
         for (Source source : sources) {
             progress.checkCancelled();
             progress.at(arrivals.size(), sources.size());
-            arrivals.add(read(source, withDefaults(source), progress));
+            Source kept = lane.trackStore().keep(source);
+            arrivals.add(read(kept, withDefaults(kept), progress));
         }
         return arrivals;
     }
@@ -69,7 +70,7 @@ public final class Arrivals {
     /** How documents of this kind are read in the lane. */
     private FileOptions withDefaults(Source source) throws IOException {
         Optional<String> format = lane.formats().recognise(source);
-        return format.isPresent() ? options.with(lane.documentOptions(format.get())) : options;
+        return format.isPresent() ? options.with(lane.settings().documentOptions(format.get())) : options;
     }
 
     /** Reads some of what arrived in another way, and the rest as before, so that what repeats is counted anew. */
@@ -136,10 +137,12 @@ public final class Arrivals {
                 return Arrival.unread(source, Role.TERMS, how, "");
             }
             if (DocxReviewCopy.isOurs(source)) {
-                return returned(how, new BringBack(lane).read(source));
+                return returned(how, new ReturnImport(lane).read(source));
             }
-            BilingualFile file = lane.formats().open(source, how.with(lane.rules()), progress);
-            Optional<BringBack.Recognised> back = new BringBack(lane).recognise(source, file.document(), progress);
+            BilingualFile file =
+                    lane.formats().open(source, how.with(lane.settings().rules()), progress);
+            Optional<ReturnImport.Recognised> back =
+                    new ReturnImport(lane).recognise(source, file.document(), progress);
             return back.isPresent() ? returned(how, back.get()) : taken(source, how, file);
         } catch (CannotProceedException | IOException e) {
             return REFERENCES.contains(extension)
@@ -148,9 +151,9 @@ public final class Arrivals {
         }
     }
 
-    private static Arrival returned(FileOptions how, BringBack.Recognised copy) {
+    private static Arrival returned(FileOptions how, ReturnImport.Recognised copy) {
         return new Arrival(
-                copy.copy(), Role.RETURNED, how, Optional.empty(), Optional.empty(), 0, Optional.of(copy), "");
+                copy.copy(), Role.RETURNED, how, Optional.empty(), Optional.empty(), 0, false, Optional.of(copy), "");
     }
 
     private Arrival taken(Source source, FileOptions how, BilingualFile file) {
@@ -165,6 +168,7 @@ public final class Arrivals {
                 Optional.of(file),
                 Optional.of(Counts.of(document.segments())),
                 repetitions(document.segments()),
+                true,
                 Optional.empty(),
                 "");
     }

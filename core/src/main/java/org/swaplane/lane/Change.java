@@ -1,9 +1,9 @@
 package org.swaplane.lane;
 
-/** One segment set from one value to another. */
-public record Change(int segment, Value before, Value after) {
+/** One segment, by its key, set from one value to another. */
+public record Change(String key, Value before, Value after) {
     /** What takes it back. */
     Change inverted() {
-        return new Change(segment, after, before);
+        return new Change(key, after, before);
     }
 }

@@ -8,7 +8,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
+import java.util.Optional;
 import org.swaplane.check.CheckRun;
 import org.swaplane.check.Finding;
 import org.swaplane.content.TagNotation;
@@ -32,8 +32,9 @@ public final class CheckReports {
         List<CheckReport.Line> lines = new ArrayList<>();
         int segments = 0;
         for (Track track : tracks) {
-            segments += track.size();
-            add(track, lines, progress);
+            TrackSnapshot now = track.now(progress);
+            segments += now.size();
+            add(now, lines, progress);
         }
         write(new CheckReport(lane.name(), segments, lines), path, replace);
     }
@@ -50,12 +51,12 @@ public final class CheckReports {
         });
     }
 
-    private void add(Track track, List<CheckReport.Line> lines, Progress progress) {
+    private void add(TrackSnapshot track, List<CheckReport.Line> lines, Progress progress) {
         List<Finding> findings = checks.run(track.size(), track::checked, progress);
-        Map<Finding, SetAside> decided = lane.findings().decided(track, findings);
+        Decisions decisions = lane.findings().of(track.track());
         for (Finding finding : findings) {
             Segment segment = track.segment(finding.segment());
-            SetAside aside = decided.get(finding);
+            Optional<SetAside> aside = decisions.of(finding);
             lines.add(new CheckReport.Line(
                     track.name(),
                     finding.segment() + 1,
@@ -65,7 +66,8 @@ public final class CheckReports {
                     finding.suggestion()
                             .map(fixed -> TagNotation.write(fixed, segment.source()))
                             .orElse(""),
-                    aside == null ? "" : say("report.checks.because", aside.reason(), aside.who())));
+                    aside.map(each -> say("report.checks.because", each.reason(), each.who()))
+                            .orElse("")));
         }
     }
 }

@@ -1,33 +1,40 @@
 package org.swaplane.lane;
 
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.BasicFileAttributes;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
+import java.util.Objects;
 import org.sqlite.SQLiteConfig;
+import org.swaplane.task.BlockingWork;
 import org.swaplane.task.CannotProceedException;
 
-/** The lane's SQLite file. Every write is a transaction that is on disk when the call returns. Safe for several threads. */
+/**
+ * The lane's SQLite file. Every write is a transaction that is on disk when the call returns. Safe for several threads: one
+ * connection writes, others read what was committed, and nobody waits for a reader.
+ */
 final class Database implements AutoCloseable {
-    /** Columns that tables of the first version did not have. */
-    private static final List<String> ADDED_COLUMNS = List.of(
-            "change.locked_before integer not null default 0",
-            "change.locked_after integer not null default 0",
-            "track.target_language text not null default ''",
-            "track.source_language text not null default ''",
-            "track.segmentation text not null default ''",
-            "track.options text not null default ''",
-            "dry_run.version text not null default ''");
-
     private final Path file;
-    private final Connection connection;
+    private final boolean writable;
+    private final Connection writer;
+    /** What the file is on its disk: another one of the same name is another lane. */
+    private final Object fileKey;
+    /** Connections for reading that nobody uses now. */
+    private final Deque<Connection> readers = new ArrayDeque<>();
+
+    private boolean closed;
+
+    /** The thread that has a transaction open reads what it wrote itself. */
+    private volatile Thread inTransaction;
 
     /** Makes one value out of a row. */
     interface RowReader<T> {
@@ -36,75 +43,98 @@ final class Database implements AutoCloseable {
 
     /** Statements that stand or fall together. */
     interface Work<T> {
-        T run() throws SQLException;
+        T run() throws Exception;
     }
 
-    Database(Path file) {
+    /** Opens the file, makes it when it is missing, and brings it up to date; not when it is only read. */
+    Database(Path file, boolean writable) {
         this.file = file;
+        this.writable = writable;
+        try {
+            writer = connect();
+            if (writable) {
+                Migrations.run(writer, file.toString());
+            }
+            fileKey = key();
+        } catch (SQLException | IOException e) {
+            throw failed(e);
+        }
+    }
+
+    boolean isWritable() {
+        return writable;
+    }
+
+    private Connection connect() throws SQLException {
+        BlockingWork.begins();
         SQLiteConfig config = new SQLiteConfig();
-        config.setJournalMode(SQLiteConfig.JournalMode.WAL);
-        config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
+        if (writable) {
+            config.setJournalMode(SQLiteConfig.JournalMode.WAL);
+            config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
+        }
         config.setBusyTimeout(5000);
         config.enforceForeignKeys(true);
-        try {
-            connection = config.createConnection("jdbc:sqlite:" + file);
-            try (Statement statement = connection.createStatement()) {
-                for (String sql : schema().split(";\\s*\n")) {
-                    if (!sql.isBlank()) {
-                        statement.execute(sql);
-                    }
-                }
-                for (String added : ADDED_COLUMNS) {
-                    addColumn(statement, added);
-                }
-            }
-        } catch (SQLException e) {
-            throw failed(e);
-        }
+        return config.createConnection("jdbc:sqlite:" + file);
     }
 
-    /** Brings the tables of a lane of an earlier version up to the schema; {@code added} as {@code table.column type}. */
-    private static void addColumn(Statement statement, String added) throws SQLException {
-        String table = added.substring(0, added.indexOf('.'));
-        String column = added.substring(table.length() + 1, added.indexOf(' '));
-        try (ResultSet there = statement.executeQuery(
-                "select 1 from pragma_table_info('" + table + "') where name = '" + column + "'")) {
-            if (there.next()) {
+    private Object key() throws IOException {
+        BasicFileAttributes attributes = Files.readAttributes(file, BasicFileAttributes.class);
+        return attributes.fileKey() == null ? attributes.creationTime() : attributes.fileKey();
+    }
+
+    /** A file that was moved away or deleted can still be written to, and all of it would be lost. */
+    private void checkThere() {
+        if (!writable) {
+            throw new CannotProceedException(
+                    file.toString(), "the lane is open for reading only", "close the program that works in it first");
+        }
+        try {
+            if (Objects.equals(fileKey, key())) {
                 return;
             }
-        }
-        statement.execute("alter table " + table + " add column " + added.substring(table.length() + 1));
-    }
-
-    private static String schema() {
-        try (InputStream in = Database.class.getResourceAsStream("schema.sql")) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {
-            throw new AssertionError("the schema is part of the program", e);
+            // It is not there, which is said below.
         }
+        throw new LaneUnavailableException(
+                file.toString(), "the lane's folder is gone or was replaced", "put it back in its place", null);
     }
 
-    synchronized <T> T transaction(Work<T> work) {
+    /** Runs all of {@code work} or, where it fails, none of it. */
+    synchronized <T> T transaction(Work<T> work) throws Exception {
+        BlockingWork.begins();
+        checkThere();
         try {
-            connection.setAutoCommit(false);
+            writer.setAutoCommit(false);
+            inTransaction = Thread.currentThread();
             try {
                 T result = work.run();
-                connection.commit();
+                writer.commit();
                 return result;
-            } catch (SQLException | RuntimeException e) {
-                connection.rollback();
+            } catch (Exception | Error e) {
+                rollBack(e);
                 throw e;
             } finally {
-                connection.setAutoCommit(true);
+                inTransaction = null;
+                writer.setAutoCommit(true);
             }
         } catch (SQLException e) {
             throw failed(e);
+        }
+    }
+
+    private void rollBack(Throwable cause) {
+        try {
+            writer.rollback();
+        } catch (SQLException e) {
+            cause.addSuppressed(e);
         }
     }
 
     /** Runs one statement and returns the id of the row that it inserted, if any. */
     synchronized long update(String sql, Object... values) {
-        try (PreparedStatement statement = connection.prepareStatement(sql, Statement.RETURN_GENERATED_KEYS)) {
+        BlockingWork.begins();
+        checkThere();
+        try (PreparedStatement statement = writer.prepareStatement(sql, Statement.RETURN_GENERATED_KEYS)) {
             bind(statement, values);
             statement.executeUpdate();
             try (ResultSet keys = statement.getGeneratedKeys()) {
@@ -117,7 +147,9 @@ final class Database implements AutoCloseable {
 
     /** Runs one statement for many rows. */
     synchronized void updateAll(String sql, List<Object[]> rows) {
-        try (PreparedStatement statement = connection.prepareStatement(sql)) {
+        BlockingWork.begins();
+        checkThere();
+        try (PreparedStatement statement = writer.prepareStatement(sql)) {
             for (Object[] row : rows) {
                 bind(statement, row);
                 statement.addBatch();
@@ -128,7 +160,25 @@ final class Database implements AutoCloseable {
         }
     }
 
-    synchronized <T> List<T> query(RowReader<T> reader, String sql, Object... values) {
+    <T> List<T> query(RowReader<T> reader, String sql, Object... values) {
+        BlockingWork.begins();
+        try {
+            if (Thread.currentThread() == inTransaction) {
+                return query(writer, reader, sql, values);
+            }
+            Connection connection = borrow();
+            try {
+                return query(connection, reader, sql, values);
+            } finally {
+                giveBack(connection);
+            }
+        } catch (SQLException e) {
+            throw failed(e);
+        }
+    }
+
+    private static <T> List<T> query(Connection connection, RowReader<T> reader, String sql, Object... values)
+            throws SQLException {
         try (PreparedStatement statement = connection.prepareStatement(sql)) {
             bind(statement, values);
             List<T> result = new ArrayList<>();
@@ -138,8 +188,26 @@ final class Database implements AutoCloseable {
                 }
             }
             return result;
-        } catch (SQLException e) {
-            throw failed(e);
+        }
+    }
+
+    private Connection borrow() throws SQLException {
+        synchronized (readers) {
+            if (closed) {
+                throw new SQLException("the lane is closed");
+            }
+            Connection idle = readers.poll();
+            return idle != null ? idle : connect();
+        }
+    }
+
+    private void giveBack(Connection connection) throws SQLException {
+        synchronized (readers) {
+            if (closed) {
+                connection.close();
+            } else {
+                readers.push(connection);
+            }
         }
     }
 
@@ -149,16 +217,27 @@ final class Database implements AutoCloseable {
         }
     }
 
-    private CannotProceedException failed(SQLException e) {
-        return new CannotProceedException(
-                new CannotProceedException.Place(file.toString(), 0, 0),
+    private CannotProceedException failed(Exception e) {
+        return new LaneUnavailableException(
+                file.toString(),
                 "the lane cannot be read or written (" + e.getMessage() + ")",
-                "check that the folder is writable and not open in another program",
+                "check that its folder is there and writable, and that the disk is not full",
                 e);
     }
 
     @Override
-    public synchronized void close() {
+    public void close() {
+        synchronized (readers) {
+            closed = true;
+            readers.forEach(this::close);
+            readers.clear();
+        }
+        synchronized (this) {
+            close(writer);
+        }
+    }
+
+    private void close(Connection connection) {
         try {
             connection.close();
         } catch (SQLException e) {

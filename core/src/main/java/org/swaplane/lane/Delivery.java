@@ -12,6 +12,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import org.swaplane.check.CheckRun;
 import org.swaplane.check.Finding;
 import org.swaplane.document.BilingualDocument;
@@ -40,24 +41,27 @@ public final class Delivery {
     }
 
     /** The findings of a track as it stands now, set aside or not. */
-    public List<Finding> findings(Track track, Progress progress) {
+    public List<Finding> findings(TrackSnapshot track, Progress progress) {
         return checks.run(track.size(), track::checked, progress);
     }
 
     /** How the gate stands; writes the result into a temporary file to prove it. */
-    public Gate gate(Track track, Progress progress) throws IOException {
-        int open = lane.findings().open(track, findings(track, progress)).size();
+    public Gate gate(TrackSnapshot track, Progress progress) throws IOException {
+        int open = lane.findings()
+                .of(track.track())
+                .open(findings(track, progress))
+                .size();
         Path trial = Files.createTempFile(lane.folder().resolve("out"), ".trial", ".tmp");
         try {
             String wrong = trial(track, trial, progress);
-            return Gate.of(open, unreviewed(track), away(track), dryRunPassed(track), wrong);
+            return Gate.of(open, track.counts().unreviewed(), away(track.track()), dryRunPassed(track.track()), wrong);
         } finally {
             Files.deleteIfExists(trial);
         }
     }
 
     /** What keeps the result from being written, or what is wrong with it. */
-    private String trial(Track track, Path path, Progress progress) throws IOException {
+    private String trial(TrackSnapshot track, Path path, Progress progress) throws IOException {
         try {
             return write(track, path, progress);
         } catch (CannotProceedException e) {
@@ -65,29 +69,24 @@ public final class Delivery {
         }
     }
 
-    private static int unreviewed(Track track) {
-        int[] states = track.states();
-        return states[State.INITIAL.ordinal()] + states[State.TRANSLATED.ordinal()];
-    }
-
     private int away(Track track) {
-        return (int) lane.trips().all().stream()
-                .filter(trip -> trip.track() == track.id() && trip.back().isEmpty())
+        return (int) lane.trips().of(track).stream()
+                .filter(trip -> trip.back().isEmpty())
                 .count();
     }
 
     private boolean dryRunPassed(Track track) {
         return lane.proofs()
                 .lastDryRun(track)
-                .filter(dryRun -> dryRun.version().equals(lane.version(track)))
+                .filter(dryRun -> dryRun.version().equals(lane.trackStore().version(track)))
                 .filter(dryRun -> dryRun.verdict() != Proof.Verdict.FAIL)
                 .isPresent();
     }
 
     /** Writes the result and reads it again; what is wrong with it, empty when nothing is. */
-    private String write(Track track, Path path, Progress progress) throws IOException {
+    private String write(TrackSnapshot track, Path path, Progress progress) throws IOException {
         NewFile.write(path, true, out -> track.write(out, progress));
-        BilingualFile written = lane.open(track, Source.of(track.name(), path), progress);
+        BilingualFile written = lane.trackStore().open(track.track(), Source.of(track.name(), path), progress);
         if (written instanceof DocumentFile document) {
             return DocumentProof.firstLost(track.units(), document.units(List.of()))
                     .map(lost -> say("gate.write-back.segment", lost))
@@ -110,26 +109,16 @@ public final class Delivery {
     }
 
     /** Where segments share one state in the file, the file says that of the least of them. */
-    private static boolean statesAgree(State read, int index, Track track) {
-        boolean alone = (index == 0 || !sameUnit(track, index - 1, index))
-                && (index == track.size() - 1 || !sameUnit(track, index, index + 1));
+    private static boolean statesAgree(State read, int index, TrackSnapshot track) {
+        boolean alone = (index == 0 || !track.sameUnit(index - 1, index))
+                && (index == track.size() - 1 || !track.sameUnit(index, index + 1));
         State kept = track.keptState(index);
         return alone ? read == kept : read.compareTo(kept) <= 0;
     }
 
-    private static boolean sameUnit(Track track, int one, int other) {
-        return track.segment(one).part() == track.segment(other).part()
-                && track.segment(one).unit().equals(track.segment(other).unit());
-    }
-
     /** The name that the result will have. */
     public Path target(Track track) {
-        return lane.free("out", name(track, naming()));
-    }
-
-    /** The lane's pattern of names. */
-    public FileNaming naming() {
-        return lane.setting("naming").map(FileNaming::new).orElse(FileNaming.DEFAULT);
+        return lane.free("out", name(track, lane.settings().naming()));
     }
 
     /**
@@ -139,15 +128,15 @@ public final class Delivery {
      */
     public void setNaming(Track track, FileNaming naming) {
         name(track, naming);
-        lane.set("naming", naming.pattern());
+        LaneWriter.await(lane.settings().setNaming(naming));
     }
 
     private String name(Track track, FileNaming naming) {
         return naming.name(
                 track.name(),
                 Map.of(
-                        "source", track.document().sourceLanguage(),
-                        "target", track.document().targetLanguage(),
+                        "source", track.summary().sourceLanguage(),
+                        "target", track.summary().targetLanguage(),
                         "lane", lane.name(),
                         "date",
                                 LocalDate.ofInstant(lane.clock().instant(), ZoneOffset.UTC)
@@ -155,8 +144,9 @@ public final class Delivery {
     }
 
     /** Writes the file as it stands now into the lane's folder {@code preview}, over an earlier one, only to be looked at. */
-    public Path preview(Track track, Progress progress) throws IOException {
-        Path file = lane.folder().resolve("preview").resolve(target(track).getFileName());
+    public Path preview(TrackSnapshot track, Progress progress) throws IOException {
+        Path file =
+                lane.folder().resolve("preview").resolve(target(track.track()).getFileName());
         Files.createDirectories(file.getParent());
         NewFile.write(file, true, out -> track.write(out, progress));
         return file;
@@ -168,12 +158,12 @@ public final class Delivery {
      * @param overrideReason why it goes although the gate is open; empty when the gate holds
      * @throws CannotProceedException when the gate is open and no reason is given
      */
-    public ProofStore.Receipt release(Track track, Gate gate, String overrideReason, Progress progress)
+    public ProofStore.Receipt release(TrackSnapshot track, Gate gate, String overrideReason, Progress progress)
             throws IOException {
         if (!gate.holds() && overrideReason.isBlank()) {
             throw new CannotProceedException(track.name(), "the gate is open", "meet its conditions, or give a reason");
         }
-        Path file = target(track);
+        Path file = target(track.track());
         String wrong = write(track, file, progress);
         if (!wrong.isEmpty()) {
             Files.delete(file);
@@ -185,24 +175,25 @@ public final class Delivery {
         NewFile.write(receipt, false, out -> out.write(html.getBytes(StandardCharsets.UTF_8)));
         ProofStore.Receipt result = new ProofStore.Receipt(
                 lane.clock().instant(),
-                lane.person(),
+                lane.settings().person(),
                 file.getFileName().toString(),
                 sha256,
                 overrideReason,
                 receipt.getFileName().toString());
-        lane.proofs().released(track, result);
+        lane.proofs().released(track.track(), result);
         return result;
     }
 
-    private String receipt(Track track, Gate gate, String overrideReason, Path file, String sha256) throws IOException {
+    private String receipt(TrackSnapshot track, Gate gate, String overrideReason, Path file, String sha256)
+            throws IOException {
         Map<String, Object> model = new HashMap<>();
         model.put("lane", lane.name());
         model.put("at", lane.clock().instant().truncatedTo(ChronoUnit.SECONDS).toString());
-        model.put("who", lane.person());
+        model.put("who", lane.settings().person());
         model.put("file", file.getFileName().toString());
         model.put("sha256", sha256);
         model.put("original", track.name());
-        model.put("originalSha256", track.sha256());
+        model.put("originalSha256", track.track().sha256());
         model.put("changed", track.edits().size());
         model.put("overrideReason", overrideReason);
         model.put(
@@ -212,10 +203,16 @@ public final class Delivery {
                         .toList());
         model.put(
                 "setAside",
-                lane.findings().all(track).stream()
-                        .map(each -> (each.segment() + 1) + ": " + each.message() + " (" + each.reason() + ", "
-                                + each.who() + ")")
+                lane.findings().of(track.track()).all().stream()
+                        .map(each ->
+                                place(track, each) + each.message() + " (" + each.reason() + ", " + each.who() + ")")
                         .toList());
         return HtmlReport.render("receipt", model);
+    }
+
+    /** Number of the segment where it was found, in this file. */
+    private static String place(TrackSnapshot track, SetAside decision) {
+        OptionalInt index = track.index(decision.key());
+        return index.isPresent() ? index.getAsInt() + 1 + ": " : "";
     }
 }

@@ -1,96 +1,180 @@
 package org.swaplane.lane;
 
+import java.io.IOException;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
+import org.swaplane.check.CheckRun;
 import org.swaplane.check.Finding;
+import org.swaplane.check.LegacyIdentity;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
-/** The findings that people set aside. */
-public final class FindingStore {
-    /** Decisions made in this track, in other versions of its file, and for the whole lane. */
-    private static final String CONCERNED =
-            "(track = ? or track in (select id from track where name = ?) or identity like 'texts:%')";
-
+/** The findings that people set aside. They are held in memory, so that asking for them waits for nothing. */
+public final class FindingStore implements TrackStore.PositionalData {
     private final Database database;
     private final Clock clock;
+    private final LaneWriter writer;
+    private final References references;
+    private final Map<Track, Decisions> byTrack = new ConcurrentHashMap<>();
+    private volatile List<Stored> stored;
 
-    FindingStore(Database database, Clock clock) {
-        this.database = database;
-        this.clock = clock;
+    /** A decision, and where it was made. */
+    private record Stored(long track, String file, SetAside decision) {
+        private boolean concerns(Track other) {
+            return track == other.id()
+                    || file.equals(other.name())
+                    || decision.identity().startsWith(SetAside.Scope.EVERYWHERE);
+        }
     }
 
-    public void setAside(Track track, Finding finding, SetAside.Scope scope, String reason, String who) {
+    FindingStore(Database database, Clock clock, LaneWriter writer, References references) {
+        this.references = references;
+        this.database = database;
+        this.clock = clock;
+        this.writer = writer;
+        read();
+    }
+
+    private void read() {
+        stored = List.copyOf(
+                database.query(
+                        row -> new Stored(
+                                row.getLong("track"),
+                                row.getString("name"),
+                                new SetAside(
+                                        row.getString("identity"),
+                                        row.getString("key"),
+                                        row.getString("check_id"),
+                                        row.getString("message") == null
+                                                ? Phrase.ofWritten(row.getString("rule"), row.getString("arguments"))
+                                                : Phrase.verbatim(row.getString("message")),
+                                        row.getString("reason"),
+                                        row.getString("who"),
+                                        Instant.parse(row.getString("at")))),
+                        "select set_aside.*, name from set_aside join track on track.id = set_aside.track order by at, identity"));
+        byTrack.clear();
+    }
+
+    /** What was decided about findings of a track. */
+    public Decisions of(Track track) {
+        return byTrack.computeIfAbsent(
+                track,
+                asked -> new Decisions(stored.stream()
+                        .filter(each -> each.concerns(asked))
+                        .map(Stored::decision)
+                        .toList()));
+    }
+
+    public CompletableFuture<Void> setAside(
+            Track track, Finding finding, SetAside.Scope scope, String reason, String who) {
+        return writer.submit(transaction -> {
+            insert(track.id(), scope.identity(finding), finding, reason, who, clock.instant());
+            changed(transaction);
+            return null;
+        });
+    }
+
+    private void insert(long track, String identity, Finding finding, String reason, String who, Instant at) {
         database.update(
-                "insert or replace into set_aside values (?, ?, ?, ?, ?, ?, ?, ?)",
-                track.id(),
-                scope.identity(finding),
-                finding.segment(),
+                "insert or replace into set_aside (track, identity, key, check_id, rule, arguments, reason, who, at)"
+                        + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                track,
+                identity,
+                finding.key(),
                 finding.check(),
-                finding.message(),
+                finding.phrase().key(),
+                finding.phrase().writtenArguments(),
                 reason,
                 who,
-                clock.instant().toString());
+                at.toString());
     }
 
     /** Lets the finding come back, wherever it was set aside. */
-    public void revoke(Track track, String identity) {
-        database.update(
-                "delete from set_aside where identity = ? and " + CONCERNED, identity, track.id(), track.name());
+    public CompletableFuture<Void> revoke(Track track, String identity) {
+        return writer.submit(transaction -> {
+            stored.stream()
+                    .filter(each ->
+                            each.concerns(track) && each.decision().identity().equals(identity))
+                    .forEach(each -> database.update(
+                            "delete from set_aside where track = ? and identity = ?", each.track(), identity));
+            changed(transaction);
+            return null;
+        });
     }
 
-    /** What was set aside that concerns a track: in it, in an earlier version of its file, or everywhere. */
-    public List<SetAside> all(Track track) {
-        return database.query(
-                row -> new SetAside(
-                        row.getString(1),
-                        row.getInt(2),
-                        row.getString(3),
-                        row.getString(4),
-                        row.getString(5),
-                        row.getString(6),
-                        Instant.parse(row.getString(7))),
-                "select identity, segment, check_id, message, reason, who, at from set_aside where " + CONCERNED
-                        + " order by segment",
-                track.id(),
-                track.name());
+    private void changed(LaneTransaction transaction) {
+        transaction.afterwards(this::read);
+        transaction.tell(LaneListener::decided);
     }
 
-    /** The findings that nobody set aside. */
-    public List<Finding> open(Track track, List<Finding> findings) {
-        Map<String, SetAside> aside = byIdentity(track);
-        return findings.stream()
-                .filter(finding -> decision(finding, aside).isEmpty())
-                .toList();
+    @Override
+    public boolean isByPosition(Track track) {
+        return !database.query(
+                        row -> 1,
+                        "select 1 from set_aside where track = ? and position is not null limit 1",
+                        track.id())
+                .isEmpty();
     }
 
-    /** What was decided about findings that are set aside, by finding. */
-    public Map<Finding, SetAside> decided(Track track, List<Finding> findings) {
-        Map<String, SetAside> aside = byIdentity(track);
-        Map<Finding, SetAside> decided = new LinkedHashMap<>();
-        findings.forEach(finding -> decision(finding, aside).ifPresent(each -> decided.put(finding, each)));
-        return decided;
-    }
+    /** A decision of an earlier version, whose identity was made of the sentence that was shown. */
+    private record Earlier(
+            String identity, String check, int position, String message, String reason, String who, String at) {}
 
-    private Map<String, SetAside> byIdentity(Track track) {
-        return all(track).stream().collect(Collectors.toMap(SetAside::identity, each -> each, (one, other) -> one));
-    }
-
-    private static Optional<SetAside> decision(Finding finding, Map<String, SetAside> aside) {
-        if (aside.isEmpty()) {
-            return Optional.empty();
+    private CheckRun checks() {
+        try {
+            return references.checks();
+        } catch (CannotProceedException | IOException e) {
+            // A term list that is missing must not keep the lane from opening; its findings are not found then.
+            return CheckRun.ofAllChecks();
         }
-        return Stream.concat(
-                        Arrays.stream(SetAside.Scope.values()).map(scope -> scope.identity(finding)),
-                        Stream.of(finding.identity()))
-                .map(aside::get)
-                .filter(Objects::nonNull)
-                .findFirst();
+    }
+
+    /** Finds what the decisions of an earlier version were about, and keeps them by what they are known by now. */
+    @Override
+    public void useKeys(TrackSnapshot snapshot) {
+        long track = snapshot.track().id();
+        List<Earlier> earlier = database.query(
+                row -> new Earlier(
+                        row.getString("identity"),
+                        row.getString("check_id"),
+                        row.getInt("position"),
+                        row.getString("message"),
+                        row.getString("reason"),
+                        row.getString("who"),
+                        row.getString("at")),
+                "select * from set_aside where track = ? and position is not null",
+                track);
+        if (earlier.isEmpty()) {
+            return;
+        }
+        LegacyIdentity found = LegacyIdentity.over(checks(), snapshot.size(), snapshot::checked);
+        for (Earlier each : earlier) {
+            Optional<Finding> finding = found.find(each.check(), each.position(), each.message());
+            boolean ofTexts = SetAside.Scope.of(each.identity()) != SetAside.Scope.KIND;
+            if (finding.isPresent()
+                    && (!ofTexts || each.identity().contains(found.identity(finding.get(), each.message())))) {
+                database.update("delete from set_aside where track = ? and identity = ?", track, each.identity());
+                insert(
+                        track,
+                        SetAside.Scope.of(each.identity()).identity(finding.get()),
+                        finding.get(),
+                        each.reason(),
+                        each.who(),
+                        Instant.parse(each.at()));
+            } else {
+                // The texts are others now: it is shown as it was, and holds for nothing that is there.
+                database.update(
+                        "update set_aside set key = ?, position = null where track = ? and identity = ?",
+                        snapshot.keyAt(each.position()),
+                        track,
+                        each.identity());
+            }
+        }
+        read();
     }
 }

@@ -4,12 +4,17 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
 import org.swaplane.document.State;
 
-/** The steps of one track in the lane's database: written at once, undone and redone in order, read again after a restart. */
+/**
+ * The steps of one track in the lane's database, by the keys of its segments: written at once, undone and redone in order, read again
+ * after a restart. All that writes is called within a transaction.
+ */
 final class Journal {
     private static final String STEP_COLUMNS = "id, kind, who, at, trip";
 
@@ -20,125 +25,140 @@ final class Journal {
     private final long track;
     private final Clock clock;
 
+    /** The document's version that is worked at; there is one so far. */
+    private static final int VERSION = 1;
+
     Journal(Database database, long track, Clock clock) {
         this.database = database;
         this.track = track;
         this.clock = clock;
     }
 
-    /** Commits a step; what had been undone before it cannot be redone any more. */
-    Step append(StepKind kind, String who, String trip, List<Change> changes, List<String> keys) {
-        return database.transaction(() -> {
-            database.update("update step set undone = 2 where track = ? and undone = 1", track);
-            Instant at = clock.instant();
-            long id = database.update(
-                    "insert into step (track, kind, who, at, trip) values (?, ?, ?, ?, ?)",
-                    track,
-                    kind.name(),
-                    who,
-                    at.toString(),
-                    trip);
-            insertChanges(id, changes, keys);
-            return new Step(id, kind, who, at, trip, changes);
-        });
+    /** How a track was read before a step and after it, for one that changed its segments. */
+    record Reading(String before, String after) {}
+
+    /** Adds a step; what had been undone before it cannot be redone any more. */
+    Step append(StepKind kind, String who, String trip, Optional<Long> visit, List<Change> changes) {
+        return append(kind, who, trip, visit, changes, Optional.empty());
     }
 
-    /**
-     * Counts the segments anew after some were joined or split; to be called within a transaction.
-     *
-     * @param first of the segments that are no more
-     * @param count of those
-     * @param instead how many stand in their place
-     * @param changes what these hold, in a step that cannot be undone
-     */
-    void recut(int first, int count, int instead, String who, List<Change> changes, List<String> keys) {
-        // None of what was undone can be done again: it may be about segments that are no more.
+    Step append(
+            StepKind kind,
+            String who,
+            String trip,
+            Optional<Long> visit,
+            List<Change> changes,
+            Optional<Reading> reading) {
         database.update("update step set undone = 2 where track = ? and undone = 1", track);
-        for (String table : List.of("change", "remark", "set_aside")) {
-            String own = table.equals("change") ? "step in (select id from step where track = ?)" : "track = ?";
-            int gone = table.equals("change") ? -1 : first;
-            database.update(
-                    "update " + table + " set segment = ? where segment >= ? and segment < ? and " + own,
-                    gone,
-                    first,
-                    first + count,
-                    track);
-            database.update(
-                    "update " + table + " set segment = segment + ? where segment >= ? and " + own,
-                    instead - count,
-                    first + count,
-                    track);
-        }
-        long step = database.update(
-                "insert into step (track, kind, who, at, trip) values (?, ?, ?, ?, '')",
+        Instant at = clock.instant();
+        long id = database.update(
+                "insert into step (track, kind, who, at, trip, version, visit, options_before, options_after)"
+                        + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
                 track,
-                StepKind.RECUT.name(),
+                kind.name(),
                 who,
-                clock.instant().toString());
-        insertChanges(step, changes, keys);
+                at.toString(),
+                trip,
+                VERSION,
+                visit.orElse(null),
+                reading.map(Reading::before).orElse(null),
+                reading.map(Reading::after).orElse(null));
+        database.updateAll(
+                "insert into change (step, key, " + VALUES + ") values (?, ?, ?, ?, ?, ?, ?, ?)",
+                changes.stream()
+                        .map(change -> new Object[] {
+                            id,
+                            change.key(),
+                            ContentCodec.write(change.before().target()),
+                            change.before().state().name(),
+                            change.before().locked(),
+                            ContentCodec.write(change.after().target()),
+                            change.after().state().name(),
+                            change.after().locked()
+                        })
+                        .toList());
+        return new Step(id, kind, who, at, trip, changes);
     }
 
-    private void insertChanges(long step, List<Change> changes, List<String> keys) {
-        List<Object[]> rows = new java.util.ArrayList<>();
-        for (int i = 0; i < changes.size(); i++) {
-            Change change = changes.get(i);
-            rows.add(new Object[] {
-                step,
-                change.segment(),
-                keys.get(i),
-                ContentCodec.write(change.before().target()),
-                change.before().state().name(),
-                ContentCodec.write(change.after().target()),
-                change.after().state().name(),
-                change.before().locked(),
-                change.after().locked()
-            });
-        }
-        database.updateAll("insert into change values (?, ?, ?, ?, ?, ?, ?, ?, ?)", rows);
-    }
-
-    /** Lets the newest step end in another value: typing goes on in the same visit to a segment. */
-    void amend(Step step, Value after) {
+    /** Lets a step of one segment end in another value: typing goes on in the same visit. */
+    Step amend(Step step, Value after) {
+        Change change = step.changes().get(0);
         database.update(
                 "update change set target_after = ?, state_after = ? where step = ?",
                 ContentCodec.write(after.target()),
                 after.state().name(),
                 step.id());
+        return new Step(
+                step.id(),
+                step.kind(),
+                step.who(),
+                step.at(),
+                step.trip(),
+                List.of(new Change(change.key(), change.before(), after)));
     }
 
-    /** Marks the newest step as undone and returns it. */
-    Optional<Step> undo() {
-        return mark("undone = 0 and kind <> 'RECUT'", "desc", 1);
+    /** Notes a visit, or how it went on; returns its id. */
+    long visited(Optional<Long> known, String key, String who, Visit visit) {
+        if (known.isPresent()) {
+            database.update(
+                    "update visit set ended_at = ?, active_ms = ? where id = ?",
+                    visit.ended().toString(),
+                    visit.active().toMillis(),
+                    known.get());
+            return known.get();
+        }
+        return database.update(
+                "insert into visit (track, version, key, who, began_at, ended_at, active_ms) values (?, ?, ?, ?, ?, ?, ?)",
+                track,
+                VERSION,
+                key,
+                who,
+                visit.began().toString(),
+                visit.ended().toString(),
+                visit.active().toMillis());
     }
 
-    /** Takes the mark off the step that was undone last and returns it. */
-    Optional<Step> redo() {
-        return mark("undone = 1", "asc", 0);
+    /** A step that can be undone or redone, and how the track is read without it or with it. */
+    record Undoable(Step step, Optional<Reading> reading) {}
+
+    /** The steps that hold, newest first, so many. */
+    List<Undoable> newest(int most) {
+        return undoable("undone = 0", "desc", most);
     }
 
-    private Optional<Step> mark(String which, String order, int undone) {
-        return database.transaction(() -> {
-            Optional<Step> step = peek(which, order);
-            step.ifPresent(found -> database.update("update step set undone = ? where id = ?", undone, found.id()));
-            return step;
-        });
+    /** The step that was undone last. */
+    Optional<Undoable> undoneLast() {
+        return undoable("undone = 1", "asc", 1).stream().findFirst();
     }
 
-    private Optional<Step> peek(String which, String order) {
-        return database
-                .query(
-                        this::step,
-                        "select " + STEP_COLUMNS + " from step where track = ? and " + which + " order by id " + order
-                                + " limit 1",
-                        track)
-                .stream()
-                .findFirst();
+    private List<Undoable> undoable(String which, String order, int most) {
+        return database.query(
+                row -> new Undoable(step(row), reading(row)),
+                "select " + STEP_COLUMNS + ", options_before, options_after from step where track = ? and " + which
+                        + " order by id " + order + " limit " + most,
+                track);
+    }
+
+    private static Optional<Reading> reading(ResultSet row) throws SQLException {
+        String before = row.getString("options_before");
+        return before == null ? Optional.empty() : Optional.of(new Reading(before, row.getString("options_after")));
+    }
+
+    void markUndone(Step step) {
+        database.update(
+                "update step set undone = 1, undone_at = ? where id = ?",
+                clock.instant().toString(),
+                step.id());
+    }
+
+    void markRedone(Step step) {
+        database.update("update step set undone = 0, undone_at = '' where id = ?", step.id());
     }
 
     private Step step(ResultSet row) throws SQLException {
         long id = row.getLong(1);
         List<Change> changes = database.query(
-                Journal::change, "select segment, " + VALUES + " from change where step = ? order by rowid", id);
+                Journal::change, "select key, " + VALUES + " from change where step = ? order by rowid", id);
         return new Step(
                 id,
                 StepKind.valueOf(row.getString(2)),
@@ -149,7 +169,7 @@ final class Journal {
     }
 
     private static Change change(ResultSet row) throws SQLException {
-        return new Change(row.getInt(1), value(row, 2), value(row, 5));
+        return new Change(row.getString(1), value(row, 2), value(row, 5));
     }
 
     private static Value value(ResultSet row, int column) throws SQLException {
@@ -159,19 +179,48 @@ final class Journal {
                 row.getBoolean(column + 2));
     }
 
-    /** Every change that holds, oldest first. */
-    void replay(Consumer<Change> consumer) {
+    /** What each segment that was ever changed holds, by its key. */
+    Map<String, Value> replay() {
+        Map<String, Value> values = new LinkedHashMap<>();
+        // Of the rows of a group, SQLite takes those columns that stand in the row with the greatest one.
         database.query(
-                        Journal::change,
-                        "select segment, " + VALUES + " from change"
-                                + " join step on step.id = change.step where track = ? and undone = 0"
-                                + " order by step.id, change.rowid",
+                row -> values.put(row.getString(1), value(row, 2)),
+                "select key, target_after, state_after, locked_after, max(change.rowid) from change"
+                        + " join step on step.id = change.step where track = ? and undone = 0 group by key",
+                track);
+        return values;
+    }
+
+    /** Whether a lane of an earlier version counted this track's segments. */
+    boolean isByPosition() {
+        return !database.query(
+                        row -> 1,
+                        "select 1 from change where position is not null"
+                                + " and step in (select id from step where track = ?) limit 1",
                         track)
-                .forEach(consumer);
+                .isEmpty();
+    }
+
+    /** Gives what was counted the keys of the segments that it was about; a negative position was that of a segment which is no more. */
+    void useKeys(List<String> keys) {
+        List<Integer> positions = database.query(
+                row -> row.getInt(1),
+                "select distinct position from change where position is not null"
+                        + " and step in (select id from step where track = ?)",
+                track);
+        Map<Integer, String> byPosition = new HashMap<>();
+        positions.forEach(position ->
+                byPosition.put(position, position >= 0 && position < keys.size() ? keys.get(position) : ""));
+        database.updateAll(
+                "update change set key = ?, position = null where position = ?"
+                        + " and step in (select id from step where track = ?)",
+                byPosition.entrySet().stream()
+                        .map(entry -> new Object[] {entry.getValue(), entry.getKey(), track})
+                        .toList());
     }
 
     /** What happened to one segment, newest first. */
-    List<HistoryEntry> history(int segment) {
+    List<HistoryEntry> history(String key) {
         return database.query(
                 row -> new HistoryEntry(
                         StepKind.valueOf(row.getString(1)),
@@ -182,8 +231,21 @@ final class Journal {
                         value(row, 8),
                         row.getInt(11) > 0),
                 "select kind, who, at, trip, " + VALUES + ", undone from change"
-                        + " join step on step.id = change.step where track = ? and segment = ? order by step.id desc",
+                        + " join step on step.id = change.step where track = ? and key = ? order by step.id desc",
                 track,
-                segment);
+                key);
+    }
+
+    /** How often and how long somebody was at a segment, oldest first. */
+    List<Visit> visits(String key) {
+        return database.query(
+                row -> new Visit(
+                        row.getLong(1),
+                        Instant.parse(row.getString(2)),
+                        Instant.parse(row.getString(3)),
+                        java.time.Duration.ofMillis(row.getLong(4))),
+                "select id, began_at, ended_at, active_ms from visit where track = ? and key = ? order by id",
+                track,
+                key);
     }
 }

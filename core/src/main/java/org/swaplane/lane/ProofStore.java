@@ -7,7 +7,10 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
 import org.swaplane.proof.DryRunResult;
 import org.swaplane.proof.Proof;
 
@@ -17,16 +20,40 @@ public final class ProofStore {
 
     private final Database database;
     private final Clock clock;
+    private final LaneWriter writer;
+    /** The verdict of each track's last dry run, without what it found. */
+    private final Map<Long, Verdict> verdicts = new ConcurrentHashMap<>();
 
-    ProofStore(Database database, Clock clock) {
+    ProofStore(Database database, Clock clock, LaneWriter writer) {
         this.database = database;
         this.clock = clock;
+        this.writer = writer;
+        database.query(
+                row -> verdicts.put(
+                        row.getLong(1),
+                        new Verdict(
+                                Instant.parse(row.getString(2)),
+                                Proof.Verdict.valueOf(row.getString(3)),
+                                row.getString(4))),
+                "select track, at, verdict, version from dry_run");
+    }
+
+    /**
+     * How the last dry run of a track ended, nothing being looked at since.
+     *
+     * @param version of the file and of how it was read then; see {@link TrackStore#version}
+     */
+    public record Verdict(Instant at, Proof.Verdict verdict, String version) {}
+
+    /** That of a track, which waits for nothing; empty where none was made. */
+    public Optional<Verdict> verdict(Track track) {
+        return Optional.ofNullable(verdicts.get(track.id()));
     }
 
     /**
      * The dry run of a track as it is remembered.
      *
-     * @param version of the file and of how it was read then; see {@link Lane#version}
+     * @param version of the file and of how it was read then; see {@link TrackStore#version}
      */
     public record Remembered(Instant at, List<Proof> proofs, String version, List<TickedOff> ticked) {
         /** What nobody has ticked off yet. */
@@ -68,14 +95,25 @@ public final class ProofStore {
 
     /** Remembers a dry run of this version of a track in place of the one before. */
     void remember(Track track, String version, DryRunResult result) {
-        try {
+        String proofs = written(result.proofs());
+        Verdict verdict = new Verdict(clock.instant(), result.verdict(), version);
+        LaneWriter.await(writer.submit(transaction -> {
             database.update(
                     "insert or replace into dry_run (track, at, verdict, proofs, version) values (?, ?, ?, ?, ?)",
                     track.id(),
-                    clock.instant().toString(),
-                    result.verdict().name(),
-                    JSON.writeValueAsString(result.proofs()),
+                    verdict.at().toString(),
+                    verdict.verdict().name(),
+                    proofs,
                     version);
+            transaction.afterwards(() -> verdicts.put(track.id(), verdict));
+            transaction.tell(listener -> listener.proven(track));
+            return null;
+        }));
+    }
+
+    private static String written(List<Proof> proofs) {
+        try {
+            return JSON.writeValueAsString(proofs);
         } catch (JsonProcessingException e) {
             throw new IllegalArgumentException("a proof cannot be written", e);
         }
@@ -103,9 +141,10 @@ public final class ProofStore {
     }
 
     /** Ticks details of a proof off; they stay so in later dry runs while they are the same. */
-    public void tickOff(Track track, Proof proof, List<Proof.Detail> details, String reason, String who) {
+    public CompletableFuture<Void> tickOff(
+            Track track, Proof proof, List<Proof.Detail> details, String reason, String who) {
         String now = clock.instant().toString();
-        database.transaction(() -> {
+        return writer.submit(transaction -> {
             for (Proof.Detail detail : details) {
                 database.update(
                         "insert or replace into ticked_off values (?, ?, ?, ?, ?, ?, ?)",
@@ -117,18 +156,23 @@ public final class ProofStore {
                         who,
                         now);
             }
-            return details;
+            transaction.tell(listener -> listener.proven(track));
+            return null;
         });
     }
 
     /** Takes that back. */
-    public void untick(Track track, Proof proof, List<Proof.Detail> details) {
-        details.forEach(detail -> database.update(
-                "delete from ticked_off where track = ? and proof = ? and place = ? and words = ?",
-                track.id(),
-                proof.id(),
-                detail.where(),
-                detail.text()));
+    public CompletableFuture<Void> untick(Track track, Proof proof, List<Proof.Detail> details) {
+        return writer.submit(transaction -> {
+            details.forEach(detail -> database.update(
+                    "delete from ticked_off where track = ? and proof = ? and place = ? and words = ?",
+                    track.id(),
+                    proof.id(),
+                    detail.where(),
+                    detail.text()));
+            transaction.tell(listener -> listener.proven(track));
+            return null;
+        });
     }
 
     private static List<Proof> proofs(String json) {
@@ -139,7 +183,15 @@ public final class ProofStore {
         }
     }
 
-    public void released(Track track, Receipt receipt) {
+    void released(Track track, Receipt receipt) {
+        LaneWriter.await(writer.submit(transaction -> {
+            insert(track, receipt);
+            transaction.tell(listener -> listener.released(track));
+            return null;
+        }));
+    }
+
+    private void insert(Track track, Receipt receipt) {
         database.update(
                 "insert into receipt (track, at, who, file, sha256, override_reason, receipt) values (?, ?, ?, ?, ?, ?, ?)",
                 track.id(),

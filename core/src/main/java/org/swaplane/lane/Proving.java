@@ -31,9 +31,9 @@ public final class Proving {
     public DryRunResult run(Track track, Progress progress) throws IOException {
         Path output = file(track);
         Files.createDirectories(output.getParent());
-        String version = lane.version(track);
-        DryRunResult result = new DryRun(lane.formats(), lane.pseudo())
-                .run(lane.original(track), lane.options(track), output, progress);
+        String version = lane.trackStore().version(track);
+        DryRunResult result = new DryRun(lane.formats(), lane.settings().pseudo())
+                .run(lane.trackStore().original(track), lane.trackStore().options(track), output, progress);
         lane.proofs().remember(track, version, result);
         return result;
     }
@@ -49,8 +49,8 @@ public final class Proving {
     /** Whether the last dry run was of the file as it is read now. */
     public boolean isCurrent(Track track) {
         return lane.proofs()
-                .lastDryRun(track)
-                .filter(dryRun -> dryRun.version().equals(lane.version(track)))
+                .verdict(track)
+                .filter(dryRun -> dryRun.version().equals(lane.trackStore().version(track)))
                 .isPresent();
     }
 

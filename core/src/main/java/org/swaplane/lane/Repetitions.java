@@ -5,7 +5,6 @@ import java.util.Map;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.Fingerprint;
-import org.swaplane.document.State;
 
 /** The other segments of a track with the same source. */
 public final class Repetitions {
@@ -15,7 +14,7 @@ public final class Repetitions {
      * What the repetitions of a segment would hold if they got its target: translated, with tags of their own. Locked, reviewed
      * and final segments, and those that hold it already, are left out.
      */
-    public static Map<Integer, Value> propagated(Track track, int index) {
+    public static Map<Integer, Value> propagated(TrackSnapshot track, int index) {
         Map<Integer, Value> edits = new LinkedHashMap<>();
         if (track.target(index).isEmpty()) {
             return edits;
@@ -26,12 +25,13 @@ public final class Repetitions {
         String written = TagNotation.write(track.target(index), source);
         for (int i = 0; i < track.size(); i++) {
             Content other = track.segment(i).source();
-            boolean open =
-                    i != index && !track.segment(i).locked() && track.state(i).compareTo(State.REVIEWED) < 0;
-            if (open && other.tags().size() == tags && Fingerprint.of(other).equals(fingerprint)) {
+            if (i != index
+                    && track.isOpen(i)
+                    && other.tags().size() == tags
+                    && Fingerprint.of(other).equals(fingerprint)) {
                 Content target = TagNotation.read(written, other).content();
                 if (!target.sameAs(track.target(i))) {
-                    edits.put(i, new Value(target, State.TRANSLATED));
+                    edits.put(i, Value.written(target));
                 }
             }
         }

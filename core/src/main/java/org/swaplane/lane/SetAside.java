@@ -2,10 +2,16 @@ package org.swaplane.lane;
 
 import java.time.Instant;
 import org.swaplane.check.Finding;
+import org.swaplane.wording.Phrase;
 
-/** A finding that a person accepted, with a reason; it holds as long as both texts stay the same. */
+/**
+ * A finding that a person accepted, with a reason; it holds as long as both texts stay the same.
+ *
+ * @param key of the segment where it was found
+ * @param phrase what was found
+ */
 public record SetAside(
-        String identity, int segment, String check, String message, String reason, String who, Instant at) {
+        String identity, String key, String check, Phrase phrase, String reason, String who, Instant at) {
     /** What a decision is about. */
     public enum Scope {
         /** This finding in this segment. */
@@ -15,7 +21,7 @@ public record SetAside(
         /** Every finding of this check in the file. */
         KIND;
 
-        private static final String EVERYWHERE = "texts:";
+        static final String EVERYWHERE = "texts:";
         private static final String HERE = "segment:";
         private static final String OF_KIND = "check:";
 
@@ -28,7 +34,7 @@ public record SetAside(
             };
         }
 
-        /** The scope of such an identity; what an older version wrote holds for the texts in one file. */
+        /** The scope of such an identity; what the first version wrote holds for the texts in one file. */
         static Scope of(String identity) {
             return identity.startsWith(OF_KIND) ? KIND : identity.startsWith(HERE) ? FINDING : TEXTS;
         }
@@ -36,5 +42,10 @@ public record SetAside(
 
     public Scope scope() {
         return Scope.of(identity);
+    }
+
+    /** What was found, in words. */
+    public String message() {
+        return phrase.text();
     }
 }

@@ -10,8 +10,8 @@ import org.swaplane.document.State;
 public final class SourceCopies {
     private SourceCopies() {}
 
-    /** What empties them, as {@link Track#edit} takes it; reviewed and final ones only if {@code reviewedToo}, locked ones never. */
-    public static Map<Integer, Value> cleared(Track track, boolean reviewedToo) {
+    /** What empties them, as {@link EditRequest#of} takes it; reviewed and final ones only if {@code reviewedToo}, locked ones never. */
+    public static Map<Integer, Value> cleared(TrackSnapshot track, boolean reviewedToo) {
         Map<Integer, Value> edits = new LinkedHashMap<>();
         for (int i = 0; i < track.size(); i++) {
             Segment segment = track.segment(i);
@@ -20,7 +20,7 @@ public final class SourceCopies {
                     && !segment.locked()
                     && !track.target(i).isEmpty()
                     && track.target(i).sameAs(segment.source())) {
-                edits.put(i, new Value(Content.EMPTY, State.INITIAL));
+                edits.put(i, Value.written(Content.EMPTY));
             }
         }
         return edits;

@@ -3,7 +3,7 @@ package org.swaplane.lane;
 import java.time.Instant;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.TreeSet;
 
 /**
  * One entry of the journal: what was done at once and is undone at once.
@@ -15,8 +15,10 @@ public record Step(long id, StepKind kind, String who, Instant at, String trip, 
         changes = List.copyOf(changes);
     }
 
-    /** Indexes of the segments that it changed. */
-    public Set<Integer> segments() {
-        return changes.stream().map(Change::segment).collect(Collectors.toSet());
+    /** Where the segments that it changed stand in a snapshot; those that are not in it are left out. */
+    public Set<Integer> positions(TrackSnapshot snapshot) {
+        Set<Integer> positions = new TreeSet<>();
+        changes.forEach(change -> snapshot.index(change.key()).ifPresent(positions::add));
+        return positions;
     }
 }

@@ -12,6 +12,6 @@ public enum StepKind {
     PROPOSED,
     LOCKED,
     UNLOCKED,
-    /** Segments were joined or split; that is taken back by splitting or joining them again. */
-    RECUT
+    /** Segments were joined or split. */
+    RESEGMENTED
 }

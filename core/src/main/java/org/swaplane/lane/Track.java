@@ -1,60 +1,47 @@
 package org.swaplane.lane;
 
 import java.io.IOException;
-import java.io.OutputStream;
-import java.util.ArrayList;
-import java.util.Collection;
+import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
-import java.util.stream.IntStream;
-import org.swaplane.check.CheckedSegment;
-import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
-import org.swaplane.document.Lock;
-import org.swaplane.document.Part;
-import org.swaplane.document.Segment;
-import org.swaplane.document.State;
-import org.swaplane.format.BilingualFile;
-import org.swaplane.format.DocumentFile;
-import org.swaplane.format.SegmentEdit;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
 /**
- * One client file in one target language: the original as it was read, and over it what the journal holds. Reading is safe from
- * any thread, edits come from one.
+ * One client file in one target language: what stays the same whatever is done to it. How it stands is a {@link TrackSnapshot}. Its
+ * file is read when somebody asks for the first time. Safe for several threads; changes go through {@link LaneWriter}.
  */
 public final class Track {
     private final long id;
     private final String name;
     private final String sha256;
-    private final BilingualFile file;
+    private final Instant takenInAt;
     private final Journal journal;
-    private final Value[] values;
-    private Step open;
+    private final TrackStore store;
+    private volatile TrackReading reading;
+    private volatile TrackSnapshot snapshot;
+    private volatile TrackSummary summary;
+    private volatile String problem = "";
+    private volatile long lastAsked;
 
-    Track(long id, String name, String sha256, BilingualFile file, Journal journal) {
+    Track(
+            long id,
+            String name,
+            String sha256,
+            Instant takenInAt,
+            TrackReading reading,
+            TrackSummary summary,
+            Journal journal,
+            TrackStore store) {
         this.id = id;
         this.name = name;
         this.sha256 = sha256;
-        this.file = file;
+        this.takenInAt = takenInAt;
+        this.reading = reading;
+        this.summary = summary;
         this.journal = journal;
-        this.values = new Value[file.document().segments().size()];
-        journal.replay(this::set);
-    }
-
-    /** What was done to a segment before it was joined or split is in the journal, but holds for none any more. */
-    private void set(Change change) {
-        if (change.segment() >= 0) {
-            values[change.segment()] = change.after();
-        }
-    }
-
-    /** The document that can be cut otherwise; empty for a bilingual file, whose segments are its own. */
-    Optional<DocumentFile> documentFile() {
-        return file instanceof DocumentFile document ? Optional.of(document) : Optional.empty();
+        this.store = store;
     }
 
     public long id() {
@@ -71,251 +58,128 @@ public final class Track {
         return sha256;
     }
 
-    /** The original as it was read. */
-    public BilingualDocument document() {
-        return file.document();
+    /** When the client's file came in. */
+    public Instant takenInAt() {
+        return takenInAt;
     }
 
-    public int size() {
-        return values.length;
+    /** What was told besides the file about how it is read. */
+    TrackReading reading() {
+        return reading;
     }
 
-    /** The segment as the file holds it, but locked or not as it is now. */
-    public Segment segment(int index) {
-        Segment segment = document().segments().get(index);
-        boolean locked = value(index).locked();
-        return locked == segment.locked() ? segment : segment.with(locked ? Lock.FILE : Lock.NONE);
+    void setReading(TrackReading other) {
+        reading = other;
     }
 
-    public Value value(int index) {
-        Value value = values[index];
-        if (value == null) {
-            return original(index);
-        }
-        // A rule may have come after the edit.
-        return hasFixedLock(index) ? new Value(value.target(), value.state(), true) : value;
+    Journal journal() {
+        return journal;
     }
 
-    /** Whether what locks the segment cannot be written into the file or taken out of it. */
-    private boolean hasFixedLock(int index) {
-        Lock lock = document().segments().get(index).lock();
-        return lock == Lock.RULE || lock == Lock.STRUCTURE;
+    /** What is known of it without reading its file; empty counts where that was never read. */
+    public TrackSummary summary() {
+        return summary;
     }
 
-    private Value original(int index) {
-        Segment segment = document().segments().get(index);
-        return new Value(segment.target(), segment.state(), segment.locked());
+    /** Why its file could not be read when it was tried last; empty when it could, or was not tried. */
+    public String problem() {
+        return problem;
     }
 
-    public Content target(int index) {
-        return value(index).target();
+    /** How it stands now, if its file has been read. */
+    public Optional<TrackSnapshot> loaded() {
+        return Optional.ofNullable(snapshot);
     }
 
-    public State state(int index) {
-        return value(index).state();
-    }
-
-    /** The segment as the checks want it. */
-    public CheckedSegment checked(int index) {
-        Segment segment = segment(index);
-        Part part = document().parts().get(segment.part());
-        return new CheckedSegment(index, segment, target(index), part.sourceLanguage(), part.targetLanguage());
+    /** How it stands now; reads the file where nobody has done so. */
+    public TrackSnapshot now() {
+        return now(Progress.NONE);
     }
 
     /**
-     * Sets segments in one step, on disk when this returns; what would change nothing is left out.
+     * The same with progress.
      *
-     * @return the step, empty when nothing changes
-     * @throws CannotProceedException when one of them is locked
+     * @throws CannotProceedException when the file cannot be read; see {@link #problem}
      */
-    public Optional<Step> edit(StepKind kind, String who, String trip, Map<Integer, Value> edits) {
-        edits.forEach((index, after) -> {
-            if (!after.equals(value(index))) {
-                refuseLocked(index);
-            }
-        });
-        return record(kind, who, trip, edits);
+    public TrackSnapshot now(Progress progress) {
+        lastAsked = System.nanoTime();
+        TrackSnapshot there = snapshot;
+        return there != null ? there : load(progress);
     }
 
-    private Optional<Step> record(StepKind kind, String who, String trip, Map<Integer, Value> edits) {
-        List<Change> changes = new ArrayList<>();
-        List<String> keys = new ArrayList<>();
-        new TreeMap<>(edits).forEach((index, after) -> {
-            if (!after.equals(value(index))) {
-                changes.add(new Change(index, value(index), after));
-                keys.add(segment(index).key());
-            }
-        });
-        open = null;
-        if (changes.isEmpty()) {
-            return Optional.empty();
+    /** When {@link #now} was called last, as {@link System#nanoTime}. */
+    long lastAsked() {
+        return lastAsked;
+    }
+
+    private TrackSnapshot load(Progress progress) {
+        TrackSnapshot read = loadOnce(progress);
+        store.trim(this);
+        return read;
+    }
+
+    private synchronized TrackSnapshot loadOnce(Progress progress) {
+        if (snapshot != null) {
+            return snapshot;
         }
-        Step step = journal.append(kind, who, trip, changes, keys);
-        changes.forEach(change -> values[change.segment()] = change.after());
-        return Optional.of(step);
-    }
-
-    private void refuseLocked(int index) {
-        if (value(index).locked()) {
-            throw new CannotProceedException(name, "segment " + segment(index).key() + " is locked", "unlock it first");
-        }
-    }
-
-    /** Whether segments of this file can be locked and unlocked. */
-    public boolean canLock() {
-        return file.canLock();
-    }
-
-    /**
-     * Locks or unlocks segments in one step, each with all others of its unit: a file can say it of units only.
-     *
-     * @return the step, empty when nothing changes
-     * @throws CannotProceedException when the file cannot say it, or what locks a segment cannot be taken off
-     */
-    public Optional<Step> lock(String who, Collection<Integer> segments, boolean locked) {
-        if (!canLock()) {
-            throw new CannotProceedException(
-                    name, "files of this format cannot say that a segment is locked", "leave it as it is");
-        }
-        Map<Integer, Value> edits = new TreeMap<>();
-        for (int segment : segments) {
-            for (int index : unitOf(segment)) {
-                refuseFixedLock(index, locked);
-                Value value = value(index);
-                edits.put(index, new Value(value.target(), value.state(), locked));
-            }
-        }
-        return record(locked ? StepKind.LOCKED : StepKind.UNLOCKED, who, "", edits);
-    }
-
-    private void refuseFixedLock(int index, boolean locked) {
-        Lock lock = document().segments().get(index).lock();
-        if (!locked && hasFixedLock(index)) {
-            throw new CannotProceedException(
-                    name,
-                    "segment " + segment(index).key() + " is locked by "
-                            + (lock == Lock.RULE ? "a reading rule of the lane" : "the structure of its unit"),
-                    lock == Lock.RULE ? "take the rule out on the board" : "work at it in the tool that it came from");
+        try {
+            TrackSnapshot read = store.read(this, progress);
+            problem = "";
+            snapshot = read;
+            return read;
+        } catch (CannotProceedException e) {
+            problem = e.getMessage();
+            throw e;
+        } catch (IOException e) {
+            CannotProceedException said = new CannotProceedException(
+                    new CannotProceedException.Place(name, 0, 0),
+                    "the file that the lane keeps of it cannot be read (" + e.getMessage() + ")",
+                    "check that the lane's folder is there and complete",
+                    e);
+            problem = said.getMessage();
+            throw said;
         }
     }
 
-    /** The segments that belong to the same unit, which stand side by side. */
-    private List<Integer> unitOf(int index) {
-        Segment segment = document().segments().get(index);
-        int first = index;
-        while (first > 0 && sameUnit(document().segments().get(first - 1), segment)) {
-            first--;
+    /** Reads it by other options, within a transaction that keeps them. */
+    TrackSnapshot reread(String options, LaneTransaction transaction) throws IOException {
+        return store.reread(this, options, transaction);
+    }
+
+    /** How it stands from now on. */
+    void publish(TrackSnapshot changed) {
+        snapshot = changed;
+        summary = summary.with(changed.counts());
+    }
+
+    /** Writes the counts beside the change that made them so. */
+    void keepCounts(TrackCounts counts) {
+        if (!counts.equals(summary.counts())) {
+            store.keepCounts(this, counts);
         }
-        int last = index;
-        while (last < size() - 1 && sameUnit(document().segments().get(last + 1), segment)) {
-            last++;
-        }
-        return IntStream.rangeClosed(first, last).boxed().toList();
     }
 
-    private static boolean sameUnit(Segment one, Segment other) {
-        return one.part() == other.part() && one.unit().equals(other.unit());
+    void describe(BilingualDocument document, TrackCounts counts) {
+        summary = new TrackSummary(document.format(), document.sourceLanguage(), document.targetLanguage(), counts);
     }
 
-    /** What is being typed into a segment; all of it is one step until something else is done or {@link #endTyping} is called. */
-    public void type(String who, int index, Value after) {
-        if (after.equals(value(index))) {
-            return;
-        }
-        boolean goesOn = open != null && open.changes().get(0).segment() == index;
-        if (!goesOn) {
-            Optional<Step> step = edit(StepKind.TYPED, who, "", Map.of(index, after));
-            open = step.orElse(null);
-            return;
-        }
-        journal.amend(open, after);
-        values[index] = after;
-    }
-
-    /** The next typing is a step of its own. */
-    public void endTyping() {
-        open = null;
-    }
-
-    /** Takes back the newest step, also one of an earlier session. */
-    public Optional<Step> undo() {
-        open = null;
-        Optional<Step> step = journal.undo();
-        step.ifPresent(undone -> undone.changes().forEach(change -> set(change.inverted())));
-        return step;
-    }
-
-    /** Does again what was undone last. */
-    public Optional<Step> redo() {
-        open = null;
-        Optional<Step> step = journal.redo();
-        step.ifPresent(redone -> redone.changes().forEach(this::set));
-        return step;
+    /** Lets the memory of its document go until somebody asks again; whoever has a snapshot keeps it. */
+    public synchronized void unload() {
+        snapshot = null;
     }
 
     /** What happened to one segment, newest first. */
-    public List<HistoryEntry> history(int index) {
-        return journal.history(index);
+    public List<HistoryEntry> history(String key) {
+        return journal.history(key);
     }
 
-    /** What a writer must put into the original. */
-    public List<SegmentEdit> edits() {
-        List<SegmentEdit> edits = new ArrayList<>();
-        for (int i = 0; i < values.length; i++) {
-            if (values[i] != null) {
-                boolean locked = value(i).locked();
-                boolean was = document().segments().get(i).locked();
-                Optional<Boolean> lock = locked == was ? Optional.empty() : Optional.of(locked);
-                edits.add(new SegmentEdit(i, values[i].target(), values[i].state(), lock));
-            }
-        }
-        return edits;
+    /** When and how long somebody was at a segment, oldest first. */
+    public List<Visit> visits(String key) {
+        return journal.visits(key);
     }
 
-    /** The state of a segment as the file can say it. */
-    public State keptState(int index) {
-        return file.kept(state(index), target(index));
-    }
-
-    /** The document with everything as it stands now. */
-    public BilingualDocument current() {
-        BilingualDocument original = document();
-        List<Segment> segments = new ArrayList<>(size());
-        for (int i = 0; i < size(); i++) {
-            segments.add(segment(i).with(target(i), state(i)));
-        }
-        return new BilingualDocument(
-                original.format(),
-                original.encoding(),
-                original.parts(),
-                segments,
-                original.problems(),
-                original.foreign());
-    }
-
-    /** Whether this is a client document in one language, and not a bilingual file. */
-    public boolean isDocument() {
-        return file instanceof DocumentFile;
-    }
-
-    /** The texts of the document as they stand now, each whole; none of a bilingual file. */
-    List<DocumentFile.WrittenUnit> units() {
-        return file instanceof DocumentFile document ? document.units(edits()) : List.of();
-    }
-
-    /** Writes the file as it stands now. */
-    public void write(OutputStream out, Progress progress) throws IOException {
-        file.write(edits(), out, progress);
-    }
-
-    /** How many segments are in each state; locked ones are not counted. */
-    public int[] states() {
-        int[] counts = new int[State.values().length];
-        for (int i = 0; i < values.length; i++) {
-            if (!segment(i).locked()) {
-                counts[state(i).ordinal()]++;
-            }
-        }
-        return counts;
+    @Override
+    public String toString() {
+        return name;
     }
 }

@@ -19,6 +19,11 @@ public record Trip(
         String sentName,
         String sentSha256,
         Optional<Back> back) {
+    /** The same, come back. */
+    Trip with(Back other) {
+        return new Trip(code, track, person, purpose, sentAt, sentName, sentSha256, Optional.of(other));
+    }
+
     /** The copy that came back; {@code report} is the name of the report in the lane's folder of reports. */
     public record Back(Instant at, String name, String sha256, int changesTaken, String report) {}
 }

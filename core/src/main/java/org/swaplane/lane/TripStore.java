@@ -1,49 +1,115 @@
 package org.swaplane.lane;
 
 import java.io.IOException;
+import java.lang.ref.SoftReference;
+import java.security.SecureRandom;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.swaplane.document.BilingualDocument;
 import org.swaplane.format.Source;
+import org.swaplane.task.Progress;
 
-/** The trips of a lane, and the copies that crossed. */
-public final class TripStore {
+/** The trips of a lane, the copies that crossed, and the remarks that came back. What was written is held in memory as well. */
+public final class TripStore implements TrackStore.PositionalData {
+    private static final String CODE_ALPHABET = "0123456789ABCDEFGHJKMNPQRSTVWXYZ";
+    private static final int CODE_LENGTH = 5;
+
     private final Database database;
-    private final KeptFiles files;
+    private final ContentStore files;
     private final Clock clock;
+    private final LaneWriter writer;
+    private final Map<String, SoftReference<BilingualDocument>> sentDocuments = new ConcurrentHashMap<>();
+    private final Map<Long, List<SegmentRemark>> remarks = new ConcurrentHashMap<>();
+    private volatile List<Trip> trips;
 
-    TripStore(Database database, KeptFiles files, Clock clock) {
+    TripStore(Database database, ContentStore files, Clock clock, LaneWriter writer) {
         this.database = database;
         this.files = files;
         this.clock = clock;
+        this.writer = writer;
+        readTrips();
+        database.query(row -> row.getLong(1), "select distinct track from remark")
+                .forEach(this::readRemarks);
+    }
+
+    private void readTrips() {
+        trips = List.copyOf(database.query(TripStore::trip, "select * from trip order by sent_at, code"));
+    }
+
+    private void readRemarks(long track) {
+        remarks.put(
+                track,
+                database.query(
+                        row -> new SegmentRemark(
+                                row.getString(1),
+                                row.getString(2),
+                                row.getString(3),
+                                row.getString(4),
+                                row.getString(5)),
+                        "select key, author, date, text, trip from remark where track = ? order by id",
+                        track));
     }
 
     /** All trips, oldest first. */
     public List<Trip> all() {
-        return database.query(TripStore::trip, "select * from trip order by sent_at, code");
+        return trips;
+    }
+
+    /** Those of one track, oldest first. */
+    public List<Trip> of(Track track) {
+        return trips.stream().filter(trip -> trip.track() == track.id()).toList();
+    }
+
+    /** Whether a copy of a track is still away. */
+    public boolean isAway(Track track) {
+        return of(track).stream().anyMatch(trip -> trip.back().isEmpty());
     }
 
     public Optional<Trip> find(String code) {
-        return database.query(TripStore::trip, "select * from trip where code = ?", code).stream()
-                .findFirst();
+        return trips.stream().filter(trip -> trip.code().equals(code)).findFirst();
+    }
+
+    /** A code for a new trip, in letters and digits that people do not mistake for each other. */
+    public String newCode() {
+        SecureRandom random = new SecureRandom();
+        StringBuilder code = new StringBuilder();
+        for (int i = 0; i < CODE_LENGTH; i++) {
+            code.append(CODE_ALPHABET.charAt(random.nextInt(CODE_ALPHABET.length())));
+        }
+        return code.toString();
     }
 
     /** Remembers that a copy went out, and keeps its bytes. */
     public Trip sent(String code, Track track, String person, Purpose purpose, Source copy) throws IOException {
         String sha256 = files.keep(copy);
-        database.update(
-                "insert into trip (code, track, person, purpose, sent_at, sent_name, sent_sha256) values (?, ?, ?, ?, ?, ?, ?)",
-                code,
-                track.id(),
-                person,
-                purpose.name(),
-                clock.instant().toString(),
-                copy.name(),
-                sha256);
-        return find(code).orElseThrow();
+        Trip trip = new Trip(code, track.id(), person, purpose, clock.instant(), copy.name(), sha256, Optional.empty());
+        LaneWriter.await(writer.submit(transaction -> {
+            database.update(
+                    "insert into trip (code, track, person, purpose, sent_at, sent_name, sent_sha256)"
+                            + " values (?, ?, ?, ?, ?, ?, ?)",
+                    code,
+                    track.id(),
+                    person,
+                    purpose.name(),
+                    trip.sentAt().toString(),
+                    copy.name(),
+                    sha256);
+            changed(trip, transaction);
+            return null;
+        }));
+        return trip;
+    }
+
+    private void changed(Trip trip, LaneTransaction transaction) {
+        transaction.afterwards(this::readTrips);
+        transaction.tell(listener -> listener.tripChanged(trip));
     }
 
     /** The copy as it went out. */
@@ -51,38 +117,66 @@ public final class TripStore {
         return files.source(trip.sentName(), trip.sentSha256());
     }
 
-    /** Remembers that a copy came back, and keeps its bytes; a later return of the same trip takes the place of the earlier. */
-    public void cameBack(Trip trip, Source copy, int changesTaken, String report) throws IOException {
-        String sha256 = files.keep(copy);
+    /** Reads a bilingual copy that went out. */
+    interface CopyReader {
+        BilingualDocument read(Source copy, Progress progress) throws IOException;
+    }
+
+    /** The copy that went out as it reads; read once as long as there is memory for it. */
+    BilingualDocument sentDocument(Trip trip, CopyReader reader, Progress progress) throws IOException {
+        SoftReference<BilingualDocument> known = sentDocuments.get(trip.code());
+        BilingualDocument document = known == null ? null : known.get();
+        if (document == null) {
+            document = reader.read(sentCopy(trip), progress);
+            sentDocuments.put(trip.code(), new SoftReference<>(document));
+        }
+        return document;
+    }
+
+    /** Keeps the bytes of a copy that came back; returns their SHA-256. */
+    String keep(Source copy) throws IOException {
+        return files.keep(copy);
+    }
+
+    /**
+     * Remembers that a copy came back, and its remarks, as a part of taking it; a later return of the same trip takes the place of the
+     * earlier.
+     */
+    void cameBack(
+            Trip trip,
+            String name,
+            String sha256,
+            int changesTaken,
+            String report,
+            List<SegmentRemark> brought,
+            LaneTransaction transaction) {
+        Trip.Back back = new Trip.Back(clock.instant(), name, sha256, changesTaken, report);
         database.update(
                 "update trip set back_at = ?, back_name = ?, back_sha256 = ?, changes_taken = ?, report = ? where code = ?",
-                clock.instant().toString(),
-                copy.name(),
+                back.at().toString(),
+                name,
                 sha256,
                 changesTaken,
                 report,
                 trip.code());
+        List<SegmentRemark> known = new ArrayList<>(remarks(trip.track()));
+        List<Object[]> rows = new ArrayList<>();
+        for (SegmentRemark remark : brought) {
+            if (!known.contains(remark)) {
+                known.add(remark);
+                rows.add(new Object[] {
+                    trip.track(), remark.key(), remark.author(), remark.date(), remark.text(), remark.trip()
+                });
+            }
+        }
+        database.updateAll("insert into remark (track, key, author, date, text, trip) values (?, ?, ?, ?, ?, ?)", rows);
+        transaction.afterwards(() -> readRemarks(trip.track()));
+        changed(trip.with(back), transaction);
     }
 
-    /** Adds remarks that came back; the same remark is not added twice. */
-    public void addRemarks(long track, List<SegmentRemark> remarks) {
-        List<SegmentRemark> known = remarks(track);
-        database.updateAll(
-                "insert into remark (track, segment, author, date, text, trip) values (?, ?, ?, ?, ?, ?)",
-                remarks.stream()
-                        .filter(remark -> !known.contains(remark))
-                        .map(remark -> new Object[] {
-                            track, remark.segment(), remark.author(), remark.date(), remark.text(), remark.trip()
-                        })
-                        .toList());
-    }
-
+    /** The remarks about segments of a track, oldest first. */
     public List<SegmentRemark> remarks(long track) {
-        return database.query(
-                row -> new SegmentRemark(
-                        row.getInt(1), row.getString(2), row.getString(3), row.getString(4), row.getString(5)),
-                "select segment, author, date, text, trip from remark where track = ? order by id",
-                track);
+        return remarks.getOrDefault(track, List.of());
     }
 
     private static Trip trip(ResultSet row) throws SQLException {
@@ -103,5 +197,29 @@ public final class TripStore {
                 row.getString("sent_name"),
                 row.getString("sent_sha256"),
                 back);
+    }
+
+    @Override
+    public boolean isByPosition(Track track) {
+        return !database.query(
+                        row -> 1, "select 1 from remark where track = ? and position is not null limit 1", track.id())
+                .isEmpty();
+    }
+
+    @Override
+    public void useKeys(TrackSnapshot snapshot) {
+        long track = snapshot.track().id();
+        List<Integer> positions = database.query(
+                row -> row.getInt(1),
+                "select distinct position from remark where track = ? and position is not null",
+                track);
+        for (int position : positions) {
+            database.update(
+                    "update remark set key = ?, position = null where track = ? and position = ?",
+                    snapshot.keyAt(position),
+                    track,
+                    position);
+        }
+        readRemarks(track);
     }
 }

@@ -9,4 +9,9 @@ public record Value(Content target, State state, boolean locked) {
     public Value(Content target, State state) {
         this(target, state, false);
     }
+
+    /** A target that somebody wrote: translated, unless nothing is left of it. */
+    public static Value written(Content target) {
+        return new Value(target, target.isEmpty() ? State.INITIAL : State.TRANSLATED);
+    }
 }

@@ -1,7 +1,7 @@
 package org.swaplane.task;
 
 /** Going on is impossible. The message is one line for people: where, what, and what to do. */
-public final class CannotProceedException extends RuntimeException {
+public class CannotProceedException extends RuntimeException {
     /**
      * Where it happened.
      *

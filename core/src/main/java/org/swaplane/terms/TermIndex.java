@@ -9,14 +9,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.swaplane.content.UnspacedScript;
 
 /**
  * Finds the terms of a list in a text, word by word, also with other endings.
  */
 public final class TermIndex {
     private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{M}\\p{N}]+(?:['’-][\\p{L}\\p{M}\\p{N}]+)*");
-    private static final Pattern WITHOUT_SPACES = Pattern.compile(
-            ".*[\\p{IsHan}\\p{IsHiragana}\\p{IsKatakana}\\p{IsThai}\\p{IsLao}\\p{IsKhmer}\\p{IsMyanmar}].*");
 
     private final Map<String, List<Entry>> byBegin = new HashMap<>();
     private final List<Entry> unspaced = new ArrayList<>();
@@ -34,7 +33,7 @@ public final class TermIndex {
         this.inflection = new Inflection(language);
         for (Term term : terms) {
             List<String> words = words(term.source()).stream().map(Word::folded).toList();
-            if (WITHOUT_SPACES.matcher(term.source()).matches()) {
+            if (UnspacedScript.isIn(term.source())) {
                 unspaced.add(new Entry(term, words));
             } else if (!words.isEmpty()) {
                 byBegin.computeIfAbsent(key(words.get(0)), none -> new ArrayList<>())
@@ -86,7 +85,7 @@ public final class TermIndex {
 
     /** Where a wording of the target stands in a text, also with other endings, within a compound or with other words between. */
     public static boolean isIn(String wording, String text, String language) {
-        if (WITHOUT_SPACES.matcher(wording).matches()) {
+        if (UnspacedScript.isIn(wording)) {
             return text.contains(wording);
         }
         Inflection inflection = new Inflection(language);

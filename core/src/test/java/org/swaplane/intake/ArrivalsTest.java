@@ -140,29 +140,29 @@ class ArrivalsTest {
         assertThat(corrected.get(0).document().segments().get(0).source().plainText())
                 .isEqualTo("Fдhre");
         assertThat(corrected.get(1).document().sourceLanguage()).isEqualTo("fr");
-        lane.takeIn(corrected.get(0).source(), corrected.get(0).options(), Progress.NONE);
+        lane.trackStore().takeIn(corrected.get(0).source(), corrected.get(0).options(), Progress.NONE);
         lane.close();
-        lane = Lane.open(folder.resolve("lane"), FormatRegistry.ofInstalled(), Clock.systemUTC(), Progress.NONE);
+        lane = Lane.open(folder.resolve("lane"), FormatRegistry.ofInstalled(), Clock.systemUTC());
         assertThat(lane.tracks())
                 .last()
-                .extracting(track -> track.document().format())
+                .extracting(track -> track.now().document().format())
                 .isEqualTo("text");
     }
 
     @Test
     void aLaneReadsTheNextDocumentAsItsOptionsSay() throws IOException {
         DocumentOptions options = DocumentOptions.DEFAULT.with(new Selection(List.of("/text")));
-        lane.setDocumentOptions("json", options.withEncoding("UTF-16"));
+        lane.settings().setDocumentOptions("json", options.withEncoding("UTF-16"));
         Path file = Files.write(folder.resolve("a.json"), text("{\"id\": \"one\", \"text\": \"two\"}"));
 
         assertThat(read(FileOptions.NONE, file).get(0).document().segments()).hasSize(1);
-        assertThat(lane.documentOptions("json")).isEqualTo(options);
-        assertThat(lane.documentOptions("html")).isEqualTo(DocumentOptions.DEFAULT);
+        assertThat(lane.settings().documentOptions("json")).isEqualTo(options);
+        assertThat(lane.settings().documentOptions("html")).isEqualTo(DocumentOptions.DEFAULT);
     }
 
     @Test
     void aReferenceIsKeptUnderItsNameAndNeverOutsideTheLane() throws IOException {
-        Path kept = lane.keepReference(Source.of("../style guide.pdf", text("%PDF")));
+        Path kept = lane.references().keep(Source.of("../style guide.pdf", text("%PDF")));
 
         assertThat(kept).hasParent(folder.resolve("lane").resolve("reference")).hasFileName("style guide.pdf");
     }

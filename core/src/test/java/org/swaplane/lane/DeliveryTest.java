@@ -51,7 +51,7 @@ class DeliveryTest {
     }
 
     private List<String> open() throws IOException {
-        return delivery.gate(track, Progress.NONE).conditions().stream()
+        return delivery.gate(track.now(), Progress.NONE).conditions().stream()
                 .filter(condition -> !condition.holds())
                 .map(Gate.Condition::id)
                 .toList();
@@ -60,15 +60,17 @@ class DeliveryTest {
     private void meetEverything() throws IOException {
         new Proving(lane).run(track, Progress.NONE);
         Map<Integer, Value> reviewed = new HashMap<>();
-        for (int i = 0; i < track.size(); i++) {
-            if (!track.segment(i).locked()) {
-                Content target = track.target(i).isEmpty() ? Content.of("Text") : track.target(i);
+        for (int i = 0; i < track.now().size(); i++) {
+            if (!track.now().segment(i).locked()) {
+                Content target = track.now().target(i).isEmpty()
+                        ? Content.of("Text")
+                        : track.now().target(i);
                 reviewed.put(i, new Value(target, State.REVIEWED));
             }
         }
-        track.edit(StepKind.STATE_SET, "Mara", "", reviewed);
-        for (Finding finding : delivery.findings(track, Progress.NONE)) {
-            lane.findings().setAside(track, finding, SetAside.Scope.FINDING, "agreed", "Mara");
+        new Work(lane, track).edit(StepKind.STATE_SET, "Mara", "", reviewed);
+        for (Finding finding : delivery.findings(track.now(), Progress.NONE)) {
+            LaneWriter.await(lane.findings().setAside(track, finding, SetAside.Scope.FINDING, "agreed", "Mara"));
         }
     }
 
@@ -79,15 +81,15 @@ class DeliveryTest {
         meetEverything();
 
         assertThat(open()).isEmpty();
-        new SendOut(lane).send(track, "Ines Falk", Purpose.REVIEW, SendOut.Form.REVIEW_COPY, Progress.NONE);
+        new CopyExport(lane).send(track.now(), "Ines Falk", Purpose.REVIEW, CopyExport.Form.REVIEW_COPY, Progress.NONE);
         assertThat(open()).containsExactly("away");
     }
 
     @Test
     void nothingIsReleasedThroughAnOpenGateWithoutAReason() throws IOException {
-        Gate gate = delivery.gate(track, Progress.NONE);
+        Gate gate = delivery.gate(track.now(), Progress.NONE);
 
-        assertThatThrownBy(() -> delivery.release(track, gate, " ", Progress.NONE))
+        assertThatThrownBy(() -> delivery.release(track.now(), gate, " ", Progress.NONE))
                 .isInstanceOf(CannotProceedException.class)
                 .hasMessageContaining("the gate is open");
         assertThat(folder.resolve("out")).isEmptyDirectory();
@@ -97,7 +99,8 @@ class DeliveryTest {
     void theReleasedFileHoldsTheWorkAndTheReceiptItsSum() throws IOException {
         meetEverything();
 
-        ProofStore.Receipt receipt = delivery.release(track, delivery.gate(track, Progress.NONE), "", Progress.NONE);
+        ProofStore.Receipt receipt =
+                delivery.release(track.now(), delivery.gate(track.now(), Progress.NONE), "", Progress.NONE);
 
         Path file = folder.resolve("out").resolve("passenger-info_de-DE.xlf");
         assertThat(receipt.sha256()).isEqualTo(Source.of(file).sha256());
@@ -116,10 +119,10 @@ class DeliveryTest {
 
     @Test
     void anEarlierResultIsNeverOverwritten() throws IOException {
-        Gate gate = delivery.gate(track, Progress.NONE);
-        delivery.release(track, gate, "for a first look", Progress.NONE);
+        Gate gate = delivery.gate(track.now(), Progress.NONE);
+        delivery.release(track.now(), gate, "for a first look", Progress.NONE);
 
-        ProofStore.Receipt second = delivery.release(track, gate, "again", Progress.NONE);
+        ProofStore.Receipt second = delivery.release(track.now(), gate, "again", Progress.NONE);
 
         assertThat(second.file()).isEqualTo("passenger-info_de-DE-2.xlf");
         assertThat(lane.proofs().receipts(track))
@@ -129,11 +132,11 @@ class DeliveryTest {
 
     @Test
     void whatCannotBeWrittenIsRefusedAndLeavesNoFile() throws IOException {
-        track.type("Mara", 0, new Value(Content.of("a\u0002b"), State.TRANSLATED));
+        new Work(lane, track).type("Mara", 0, new Value(Content.of("a\u0002b"), State.TRANSLATED));
         Gate held = new Gate(List.of());
 
         assertThat(open()).contains("write-back");
-        assertThatThrownBy(() -> delivery.release(track, held, "", Progress.NONE))
+        assertThatThrownBy(() -> delivery.release(track.now(), held, "", Progress.NONE))
                 .hasMessageContaining("U+0002");
         assertThat(folder.resolve("out")).isEmptyDirectory();
     }
@@ -147,5 +150,23 @@ class DeliveryTest {
                 .isInstanceOf(CannotProceedException.class);
 
         assertThat(delivery.target(track)).hasFileName("Marram Sound Ferries-passenger-info.de-DE.xlf");
+    }
+
+    @Test
+    void whatIsTypedWhileItIsReleasedDoesNotConcernTheRelease() throws IOException {
+        meetEverything();
+        TrackSnapshot released = track.now();
+        Gate gate = delivery.gate(released, Progress.NONE);
+        new Work(lane, track).type("Mara", 0, new Value(Content.of("Later"), State.TRANSLATED));
+
+        ProofStore.Receipt receipt = delivery.release(released, gate, "", Progress.NONE);
+
+        assertThat(FormatRegistry.ofInstalled()
+                        .open(Source.of(folder.resolve("out").resolve(receipt.file())), Progress.NONE)
+                        .document()
+                        .segments()
+                        .get(0)
+                        .target())
+                .isEqualTo(released.target(0));
     }
 }

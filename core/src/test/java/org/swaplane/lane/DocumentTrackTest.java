@@ -50,15 +50,16 @@ class DocumentTrackTest {
     }
 
     private Track takeIn(SegmentationRules segmentation) throws IOException {
-        return lane.takeIn(
-                Source.of("page.html", PAGE.getBytes(StandardCharsets.UTF_8)),
-                FileOptions.ofLanguages("en", "de").with(segmentation),
-                Progress.NONE);
+        return lane.trackStore()
+                .takeIn(
+                        Source.of("page.html", PAGE.getBytes(StandardCharsets.UTF_8)),
+                        FileOptions.ofLanguages("en", "de").with(segmentation),
+                        Progress.NONE);
     }
 
     private Track reopened() throws IOException {
         lane.close();
-        lane = Lane.open(folder, FormatRegistry.ofInstalled(), Clock.systemUTC(), Progress.NONE);
+        lane = Lane.open(folder, FormatRegistry.ofInstalled(), Clock.systemUTC());
         return lane.tracks().get(0);
     }
 
@@ -67,7 +68,11 @@ class DocumentTrackTest {
         Track track = takeIn(SegmentationRules.shipped());
 
         DryRunResult result = DryRun.withDefaults(lane.formats())
-                .run(lane.original(track), lane.options(track), folder.resolve("dry-run/page.html"), Progress.NONE);
+                .run(
+                        lane.trackStore().original(track),
+                        lane.trackStore().options(track),
+                        folder.resolve("dry-run/page.html"),
+                        Progress.NONE);
 
         assertThat(result.proofs())
                 .extracting(Proof::id)
@@ -93,13 +98,13 @@ class DocumentTrackTest {
         for (int i = 0; i < words.length; i++) {
             edits.put(i, new Value(Content.of(words[i]), State.REVIEWED));
         }
-        track.edit(StepKind.TYPED, "Mara", "", edits);
+        new Work(lane, track).edit(StepKind.TYPED, "Mara", "", edits);
         Track reopened = reopened();
         Delivery delivery = new Delivery(lane, CheckRun.ofAllChecks());
 
-        Gate gate = delivery.gate(reopened, Progress.NONE);
-        String file =
-                delivery.release(reopened, gate, "no dry run", Progress.NONE).file();
+        Gate gate = delivery.gate(reopened.now(), Progress.NONE);
+        String file = delivery.release(reopened.now(), gate, "no dry run", Progress.NONE)
+                .file();
 
         assertThat(gate.conditions())
                 .filteredOn(condition -> condition.id().equals("write-back"))
@@ -113,29 +118,29 @@ class DocumentTrackTest {
     void itsSegmentsStayWhateverRulesComeLater() throws IOException {
         takeIn(SegmentationRules.BY_PARAGRAPH);
 
-        assertThat(reopened().size()).isEqualTo(3);
-        assertThat(lane.tracks().get(0).document().sourceLanguage()).isEqualTo("en");
+        assertThat(reopened().now().size()).isEqualTo(3);
+        assertThat(lane.tracks().get(0).now().document().sourceLanguage()).isEqualTo("en");
     }
 
     @ParameterizedTest
     @EnumSource(names = {"BILINGUAL_FILE", "XLIFF_12"})
-    void itGoesToAnotherToolAsXliffAndItsTargetsComeBack(SendOut.Form form) throws IOException {
+    void itGoesToAnotherToolAsXliffAndItsTargetsComeBack(CopyExport.Form form) throws IOException {
         Track track = takeIn(SegmentationRules.shipped());
-        Path sent = new SendOut(lane)
-                .send(track, "Harbour tool", Purpose.TRANSLATION, form, Progress.NONE)
+        Path sent = new CopyExport(lane)
+                .send(track.now(), "Harbour tool", Purpose.TRANSLATION, form, Progress.NONE)
                 .file();
         Path answer = Files.writeString(
                 folder.resolve("back.xlf"),
                 Files.readString(sent).replace("<source>Stay</source>", "<source>Stay</source><target>Bleib</target>"));
         Source copy = Source.of(answer);
 
-        BringBack.Recognised back = new BringBack(lane)
+        ReturnImport.Recognised back = new ReturnImport(lane)
                 .recognise(copy, lane.formats().open(copy, Progress.NONE).document(), Progress.NONE)
                 .orElseThrow();
-        new BringBack(lane).take(back, Set.of(4));
+        new ReturnImport(lane).take(back, Set.of(4));
 
         assertThat(sent).hasFileName("page_translation.html.xlf");
         assertThat(back.reading().problems()).isEmpty();
-        assertThat(track.target(3)).isEqualTo(Content.of("Bleib"));
+        assertThat(track.now().target(3)).isEqualTo(Content.of("Bleib"));
     }
 }

@@ -16,7 +16,6 @@ import org.swaplane.content.Content;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.document.State;
 import org.swaplane.format.FormatRegistry;
-import org.swaplane.task.Progress;
 
 class KilledProcessTest {
     private static final int LEAST_EDITS = 25;
@@ -26,11 +25,11 @@ class KilledProcessTest {
 
     /** Edits until it is killed; says the number of every edit once it is confirmed. */
     public static void main(String[] arguments) throws IOException {
-        Lane lane = Lane.open(Path.of(arguments[0]), FormatRegistry.ofInstalled(), Clock.systemUTC(), Progress.NONE);
+        Lane lane = Lane.open(Path.of(arguments[0]), FormatRegistry.ofInstalled(), Clock.systemUTC());
         Track track = lane.tracks().get(0);
         for (int i = 0; ; i++) {
             Value value = new Value(Content.of("Stand " + i), State.TRANSLATED);
-            track.edit(StepKind.TYPED, "Mara", "", Map.of(i % 20, value));
+            new Work(lane, track).edit(StepKind.TYPED, "Mara", "", Map.of(i % 20, value));
             System.out.println(i);
         }
     }
@@ -41,10 +40,11 @@ class KilledProcessTest {
 
         int confirmed = killAfterSomeEdits();
 
-        try (Lane lane = Lane.open(folder, FormatRegistry.ofInstalled(), Clock.systemUTC(), Progress.NONE)) {
+        try (Lane lane = Lane.open(folder, FormatRegistry.ofInstalled(), Clock.systemUTC())) {
             Track track = lane.tracks().get(0);
             for (int i = Math.max(0, confirmed - 19); i <= confirmed; i++) {
-                int stands = Integer.parseInt(track.target(i % 20).plainText().replace("Stand ", ""));
+                int stands =
+                        Integer.parseInt(track.now().target(i % 20).plainText().replace("Stand ", ""));
                 assertThat(stands).isGreaterThanOrEqualTo(i);
             }
         }

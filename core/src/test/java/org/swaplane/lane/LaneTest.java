@@ -37,11 +37,13 @@ class LaneTest {
 
     private Lane lane;
     private Track track;
+    private Work work;
 
     @BeforeEach
     void create() throws IOException {
         lane = DemoLane.create(folder, DAY);
         track = lane.tracks().get(0);
+        work = new Work(lane, track);
     }
 
     @AfterEach
@@ -51,8 +53,9 @@ class LaneTest {
 
     private void reopen() throws IOException {
         lane.close();
-        lane = Lane.open(folder, FormatRegistry.ofInstalled(), DAY, Progress.NONE);
+        lane = Lane.open(folder, FormatRegistry.ofInstalled(), DAY);
         track = lane.tracks().get(0);
+        work = new Work(lane, track);
     }
 
     private static Value translated(String text) {
@@ -60,7 +63,7 @@ class LaneTest {
     }
 
     private void type(String text) {
-        track.type("Mara", AFTERNOON, translated(text));
+        work.type("Mara", AFTERNOON, translated(text));
     }
 
     @Test
@@ -73,84 +76,87 @@ class LaneTest {
     @Test
     void editsAreThereAfterARestart() throws IOException {
         type("Neu um 14:05 Uhr");
-        track.edit(StepKind.STATE_SET, "Mara", "", Map.of(0, new Value(track.target(0), State.REVIEWED)));
+        work.edit(
+                StepKind.STATE_SET, "Mara", "", Map.of(0, new Value(track.now().target(0), State.REVIEWED)));
 
         reopen();
 
-        assertThat(track.target(AFTERNOON)).isEqualTo(Content.of("Neu um 14:05 Uhr"));
-        assertThat(track.state(0)).isEqualTo(State.REVIEWED);
+        assertThat(track.now().target(AFTERNOON)).isEqualTo(Content.of("Neu um 14:05 Uhr"));
+        assertThat(track.now().state(0)).isEqualTo(State.REVIEWED);
     }
 
     @Test
     void tagsSurviveTheJournal() throws IOException {
-        Content withTags = track.segment(1).source();
-        track.edit(StepKind.COPIED, "Mara", "", Map.of(1, new Value(withTags, State.TRANSLATED)));
+        Content withTags = track.now().segment(1).source();
+        work.edit(StepKind.COPIED, "Mara", "", Map.of(1, new Value(withTags, State.TRANSLATED)));
 
         reopen();
 
-        assertThat(track.target(1)).isEqualTo(withTags);
+        assertThat(track.now().target(1)).isEqualTo(withTags);
     }
 
     @Test
     void undoAndRedoWorkAfterARestartToo() throws IOException {
-        Content before = track.target(AFTERNOON);
+        Content before = track.now().target(AFTERNOON);
         type("eins");
-        track.endTyping();
+        work.endTyping();
         type("zwei");
         reopen();
 
-        track.undo();
-        assertThat(track.target(AFTERNOON)).isEqualTo(Content.of("eins"));
+        work.undo();
+        assertThat(track.now().target(AFTERNOON)).isEqualTo(Content.of("eins"));
         reopen();
-        track.undo();
-        assertThat(track.target(AFTERNOON)).isEqualTo(before);
-        track.redo();
-        track.redo();
-        assertThat(track.target(AFTERNOON)).isEqualTo(Content.of("zwei"));
-        assertThat(track.redo()).isEmpty();
+        work.undo();
+        assertThat(track.now().target(AFTERNOON)).isEqualTo(before);
+        work.redo();
+        work.redo();
+        assertThat(track.now().target(AFTERNOON)).isEqualTo(Content.of("zwei"));
+        assertThat(work.redo()).isEmpty();
     }
 
     @Test
     void whatIsTypedInOneVisitIsOneStep() {
-        Content before = track.target(AFTERNOON);
+        Content before = track.now().target(AFTERNOON);
         type("N");
         type("Ne");
         type("Neu");
 
-        assertThat(track.history(AFTERNOON)).hasSize(1);
-        track.undo();
-        assertThat(track.target(AFTERNOON)).isEqualTo(before);
+        assertThat(track.history(track.now().segment(AFTERNOON).key())).hasSize(1);
+        work.undo();
+        assertThat(track.now().target(AFTERNOON)).isEqualTo(before);
     }
 
     @Test
     void aNewEditAfterUndoEndsRedo() {
         type("eins");
-        track.undo();
+        work.undo();
         type("zwei");
 
-        assertThat(track.redo()).isEmpty();
-        assertThat(track.history(AFTERNOON)).extracting(HistoryEntry::undone).containsExactly(false, true);
+        assertThat(work.redo()).isEmpty();
+        assertThat(track.history(track.now().segment(AFTERNOON).key()))
+                .extracting(HistoryEntry::undone)
+                .containsExactly(false, true);
     }
 
     @Test
     void lockedSegmentsCannotBeChanged() {
         assertThatThrownBy(() ->
-                        track.edit(StepKind.TYPED, "Mara", "", Map.of(CURRENCY, translated("EUR"), 0, translated("x"))))
+                        work.edit(StepKind.TYPED, "Mara", "", Map.of(CURRENCY, translated("EUR"), 0, translated("x"))))
                 .isInstanceOf(CannotProceedException.class)
                 .hasMessageContaining("fa.currency is locked");
-        assertThat(track.edits()).isEmpty();
+        assertThat(track.now().edits()).isEmpty();
     }
 
     @Test
     void anEditThatChangesNothingIsNoStep() {
-        assertThat(track.edit(StepKind.TYPED, "Mara", "", Map.of(0, track.value(0))))
+        assertThat(work.edit(StepKind.TYPED, "Mara", "", Map.of(0, track.now().value(0))))
                 .isEmpty();
-        assertThat(track.undo()).isEmpty();
+        assertThat(work.undo()).isEmpty();
     }
 
     @Test
     void theSameFileTwiceIsRefused() {
-        assertThatThrownBy(() -> lane.takeIn(Source.of("copy.xlf", DemoLane.file()), Progress.NONE))
+        assertThatThrownBy(() -> lane.trackStore().takeIn(Source.of("copy.xlf", DemoLane.file()), Progress.NONE))
                 .hasMessageContaining("in the lane already");
     }
 
@@ -160,7 +166,7 @@ class LaneTest {
         byte[] broken = "<xliff version='1.2'><file><body><trans".getBytes(StandardCharsets.UTF_8);
         long before = Files.list(folder.resolve("files")).count();
 
-        assertThatThrownBy(() -> lane.takeIn(Source.of("bad.xlf", broken), Progress.NONE))
+        assertThatThrownBy(() -> lane.trackStore().takeIn(Source.of("bad.xlf", broken), Progress.NONE))
                 .isInstanceOf(CannotProceedException.class);
 
         assertThat(lane.tracks()).isEqualTo(tracks);
@@ -172,25 +178,24 @@ class LaneTest {
     @Test
     void aFindingSetAsideStaysSoUntilItsTextChanges() throws IOException {
         Delivery delivery = new Delivery(lane, CheckRun.ofAllChecks());
-        Finding finding = delivery.findings(track, Progress.NONE).get(0);
-        int open = lane.findings()
-                .open(track, delivery.findings(track, Progress.NONE))
-                .size();
+        Finding finding = delivery.findings(track.now(), Progress.NONE).get(0);
+        int open = delivery.findings(track.now(), Progress.NONE).size();
 
-        lane.findings().setAside(track, finding, SetAside.Scope.FINDING, "agreed with the client", "Mara");
+        LaneWriter.await(
+                lane.findings().setAside(track, finding, SetAside.Scope.FINDING, "agreed with the client", "Mara"));
         reopen();
         delivery = new Delivery(lane, CheckRun.ofAllChecks());
 
-        assertThat(lane.findings().open(track, delivery.findings(track, Progress.NONE)))
+        assertThat(lane.findings().of(track).open(delivery.findings(track.now(), Progress.NONE)))
                 .hasSize(open - 1);
-        track.type("Mara", finding.segment(), translated("ganz anders um 13:00 Uhr"));
-        assertThat(lane.findings().open(track, delivery.findings(track, Progress.NONE)))
+        work.type("Mara", finding.segment(), translated("ganz anders um 13:00 Uhr"));
+        assertThat(lane.findings().of(track).open(delivery.findings(track.now(), Progress.NONE)))
                 .anyMatch(each -> each.segment() == finding.segment());
     }
 
     @Test
     void aDecisionHoldsForItsScopeAndCanBeTakenBack() throws IOException {
-        List<Finding> findings = new Delivery(lane, CheckRun.ofAllChecks()).findings(track, Progress.NONE);
+        List<Finding> findings = new Delivery(lane, CheckRun.ofAllChecks()).findings(track.now(), Progress.NONE);
         Finding same = findings.stream()
                 .filter(each -> each.check().equals("same-as-source"))
                 .findFirst()
@@ -199,22 +204,25 @@ class LaneTest {
                 .filter(each -> each.check().equals(same.check()))
                 .count();
 
-        lane.findings().setAside(track, same, SetAside.Scope.KIND, "names", "Mara");
-        assertThat(lane.findings().open(track, findings)).hasSize((int) (findings.size() - ofKind));
-        lane.findings().revoke(track, lane.findings().all(track).get(0).identity());
-        assertThat(lane.findings().open(track, findings)).isEqualTo(findings);
+        LaneWriter.await(lane.findings().setAside(track, same, SetAside.Scope.KIND, "names", "Mara"));
+        assertThat(lane.findings().of(track).open(findings)).hasSize((int) (findings.size() - ofKind));
+        LaneWriter.await(lane.findings()
+                .revoke(track, lane.findings().of(track).all().get(0).identity()));
+        assertThat(lane.findings().of(track).open(findings)).isEqualTo(findings);
 
-        lane.findings().setAside(track, same, SetAside.Scope.TEXTS, "a name", "Mara");
-        assertThat(lane.findings().decided(track, findings)).containsOnlyKeys(same);
+        LaneWriter.await(lane.findings().setAside(track, same, SetAside.Scope.TEXTS, "a name", "Mara"));
+        assertThat(findings)
+                .filteredOn(each -> lane.findings().of(track).of(each).isPresent())
+                .containsExactly(same);
     }
 
     @Test
     void aTermListOfTheLaneIsCheckedByAndReportedOn() throws IOException {
         byte[] terms = "en,de\nferry,Schiff\n".getBytes(StandardCharsets.UTF_8);
-        lane.keepTermList(Source.of("terms.csv", terms));
+        lane.references().keepTermList(Source.of("terms.csv", terms));
         reopen();
-        CheckRun checks = lane.checks();
-        List<Finding> found = new Delivery(lane, checks).findings(track, Progress.NONE);
+        CheckRun checks = lane.references().checks();
+        List<Finding> found = new Delivery(lane, checks).findings(track.now(), Progress.NONE);
         lane.findings().setAside(track, found.get(0), SetAside.Scope.FINDING, "agreed", "Mara");
         Path html = folder.resolve("checks.html");
         Path book = folder.resolve("checks.xlsx");
@@ -222,7 +230,7 @@ class LaneTest {
         new CheckReports(lane, checks).write(lane.tracks(), html, false, Progress.NONE);
         new CheckReports(lane, checks).write(lane.tracks(), book, false, Progress.NONE);
 
-        assertThat(lane.profile().terms()).containsExactly("reference/terms.csv");
+        assertThat(lane.settings().profile().terms()).containsExactly("reference/terms.csv");
         assertThat(found).extracting(Finding::check).contains("term");
         assertThat(html).content().contains("agreed (Mara)").contains("Terms").contains("<mark>");
         assertThat(TermListReader.read(Source.of(book)).entries()).hasSizeBetween(1, found.size());
@@ -230,7 +238,7 @@ class LaneTest {
 
     @Test
     void thereIsNoLaneInAFolderWithoutOne(@TempDir Path empty) {
-        assertThatThrownBy(() -> Lane.open(empty, FormatRegistry.ofInstalled(), DAY, Progress.NONE))
+        assertThatThrownBy(() -> Lane.open(empty, FormatRegistry.ofInstalled(), DAY))
                 .isInstanceOf(CannotProceedException.class)
                 .hasMessageContaining("there is no lane in this folder");
         assertThatThrownBy(() -> Lane.create(folder, "again", FormatRegistry.ofInstalled(), DAY))

@@ -19,7 +19,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.swaplane.check.CheckRun;
-import org.swaplane.format.DocumentOptions;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
@@ -44,7 +43,7 @@ class ProvingTest {
     void create() throws IOException {
         lane = Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), DAY);
         Source page = Source.of("quay.html", PAGE.getBytes(StandardCharsets.UTF_8));
-        track = lane.takeIn(page, FileOptions.ofLanguages("en", "de"), Progress.NONE);
+        track = lane.trackStore().takeIn(page, FileOptions.ofLanguages("en", "de"), Progress.NONE);
         proving = new Proving(lane);
     }
 
@@ -66,7 +65,7 @@ class ProvingTest {
 
     private boolean gateKnows() throws IOException {
         return new Delivery(lane, CheckRun.ofAllChecks())
-                .gate(track, Progress.NONE).conditions().stream()
+                .gate(track.now(), Progress.NONE).conditions().stream()
                         .filter(condition -> condition.id().equals("dry-run"))
                         .allMatch(Gate.Condition::holds);
     }
@@ -76,14 +75,14 @@ class ProvingTest {
         proving.run(track, Progress.NONE);
         List<Proof.Detail> both = pictures().details();
 
-        lane.proofs().tickOff(track, pictures(), both.subList(0, 1), "has no text", "Mara");
+        LaneWriter.await(lane.proofs().tickOff(track, pictures(), both.subList(0, 1), "has no text", "Mara"));
         assertThat(last().verdict()).isEqualTo(Proof.Verdict.WARN);
         assertThat(last().open(pictures())).containsExactly(both.get(1));
-        lane.proofs().tickOff(track, pictures(), both.subList(1, 2), "needs its own job", "Mara");
+        LaneWriter.await(lane.proofs().tickOff(track, pictures(), both.subList(1, 2), "needs its own job", "Mara"));
         proving.run(track, Progress.NONE);
 
         assertThat(last().verdict()).isEqualTo(Proof.Verdict.PASS);
-        lane.proofs().untick(track, pictures(), both);
+        LaneWriter.await(lane.proofs().untick(track, pictures(), both));
         assertThat(last().verdict(pictures())).isEqualTo(Proof.Verdict.WARN);
     }
 
@@ -93,7 +92,7 @@ class ProvingTest {
         proving.run(track, Progress.NONE);
         assertThat(gateKnows()).isTrue();
 
-        track = lane.recut(track, DocumentOptions.DEFAULT.withCut("p 1", List.of()), journal -> {}, Progress.NONE);
+        new Resegmentation(lane).join(track.now(), 0, Progress.NONE);
 
         assertThat(gateKnows()).isFalse();
         assertThat(proving.isCurrent(track)).isFalse();
@@ -103,19 +102,20 @@ class ProvingTest {
 
     @Test
     void theSettingsOfTheLaneAreUsedAndTheWorkIsNotTouched() throws IOException {
-        lane.setPseudo(new PseudoSettings(PseudoScript.WIDE, 0, "<", ">", true, true, true));
+        lane.settings().setPseudo(new PseudoSettings(PseudoScript.WIDE, 0, "<", ">", true, true, true));
 
         proving.run(track, Progress.NONE);
 
         assertThat(Files.readString(proving.file(track))).contains("&lt;1·Ｔｈｅ");
-        assertThat(track.edits()).isEmpty();
-        assertThat(track.target(0).isEmpty()).isTrue();
+        assertThat(track.now().edits()).isEmpty();
+        assertThat(track.now().target(0).isEmpty()).isTrue();
     }
 
     @Test
     void theFilesAreSavedAndTheReportSaysWhatWasFound() throws IOException {
         proving.run(track, Progress.NONE);
-        lane.proofs().tickOff(track, pictures(), pictures().details().subList(0, 1), "has no text", "Mara");
+        LaneWriter.await(
+                lane.proofs().tickOff(track, pictures(), pictures().details().subList(0, 1), "has no text", "Mara"));
         Path chosen = Files.createDirectory(folder.resolve("chosen"));
 
         assertThat(proving.saveTo(chosen)).isEqualTo(1);
@@ -141,7 +141,7 @@ class ProvingTest {
             throw new IOException(e);
         }
 
-        lane = Lane.open(folder, FormatRegistry.ofInstalled(), DAY, Progress.NONE);
+        lane = Lane.open(folder, FormatRegistry.ofInstalled(), DAY);
         track = lane.tracks().get(0);
         proving = new Proving(lane);
 

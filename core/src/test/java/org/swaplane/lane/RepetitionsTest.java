@@ -34,16 +34,18 @@ class RepetitionsTest {
     @Test
     void openSegmentsWithTheSameSourceGetTheTargetWithTagsOfTheirOwn() throws IOException {
         try (Lane lane = Lane.create(folder, "x", FormatRegistry.ofInstalled(), Clock.systemUTC())) {
-            Track track = lane.takeIn(Source.of("a.xlf", FILE.getBytes(StandardCharsets.UTF_8)), Progress.NONE);
+            Track track =
+                    lane.trackStore().takeIn(Source.of("a.xlf", FILE.getBytes(StandardCharsets.UTF_8)), Progress.NONE);
 
-            Map<Integer, Value> edits = Repetitions.propagated(track, 0);
+            Map<Integer, Value> edits = Repetitions.propagated(track.now(), 0);
 
             assertThat(edits).containsOnlyKeys(1, 2);
             Content second = edits.get(1).target();
-            assertThat(TagNotation.write(second, track.segment(1).source())).isEqualTo("Weiter zu ⟦1/⟧");
+            assertThat(TagNotation.write(second, track.now().segment(1).source()))
+                    .isEqualTo("Weiter zu ⟦1/⟧");
             assertThat(second.tags().get(0).code()).isEqualTo("<x id='7'/>");
             assertThat(edits.get(2).state()).isEqualTo(State.TRANSLATED);
-            assertThat(Repetitions.propagated(track, 1)).isEmpty();
+            assertThat(Repetitions.propagated(track.now(), 1)).isEmpty();
         }
     }
 }

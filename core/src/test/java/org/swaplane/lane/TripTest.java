@@ -46,8 +46,8 @@ class TripTest {
     void sendOut() throws IOException {
         lane = DemoLane.create(folder, DAY);
         track = lane.tracks().get(0);
-        sent = new SendOut(lane)
-                .send(track, DemoReviewer.NAME, Purpose.REVIEW, SendOut.Form.REVIEW_COPY, Progress.NONE)
+        sent = new CopyExport(lane)
+                .send(track.now(), DemoReviewer.NAME, Purpose.REVIEW, CopyExport.Form.REVIEW_COPY, Progress.NONE)
                 .file();
         answered = elsewhere.resolve("whatever.bin");
     }
@@ -57,16 +57,16 @@ class TripTest {
         lane.close();
     }
 
-    private BringBack.Recognised answer(DemoReviewer.Session session) throws IOException {
+    private ReturnImport.Recognised answer(DemoReviewer.Session session) throws IOException {
         DemoReviewer.edit(sent, answered, DAY.instant(), session);
-        return new BringBack(lane).read(Source.of(answered));
+        return new ReturnImport(lane).read(Source.of(answered));
     }
 
-    private static Set<Integer> sound(BringBack.Recognised back) {
+    private static Set<Integer> sound(ReturnImport.Recognised back) {
         return back.reading().sound().stream().map(RowChange::number).collect(Collectors.toSet());
     }
 
-    private static List<Kind> problems(BringBack.Recognised back) {
+    private static List<Kind> problems(ReturnImport.Recognised back) {
         return back.reading().problems().stream().map(StructureProblem::kind).toList();
     }
 
@@ -83,7 +83,7 @@ class TripTest {
     void theDemoReviewersAnswerIsReadWhole() throws IOException {
         DemoReviewer.answer(sent, answered, DAY.instant());
 
-        BringBack.Recognised back = new BringBack(lane).read(Source.of(answered));
+        ReturnImport.Recognised back = new ReturnImport(lane).read(Source.of(answered));
 
         assertThat(problems(back)).containsExactly(Kind.ROW_MISSING, Kind.TAGS_DAMAGED, Kind.SOURCE_CHANGED);
         assertThat(back.reading().changes()).hasSize(8);
@@ -95,30 +95,30 @@ class TripTest {
 
     @Test
     void whatIsTakenIsReviewedAndOneStep() throws IOException {
-        BringBack.Recognised back = answer(reviewer -> {
+        ReturnImport.Recognised back = answer(reviewer -> {
             reviewer.retype(5, "15:04", "14:05");
             reviewer.overwrite(13, "Winterfahrplan");
         });
 
-        Step step = new BringBack(lane).take(back, sound(back)).step().orElseThrow();
+        Step step = new ReturnImport(lane).take(back, sound(back)).step().orElseThrow();
 
         assertThat(step.who()).isEqualTo("Ines Falk");
-        assertThat(track.target(4).plainText()).contains("14:05");
-        assertThat(track.state(12)).isEqualTo(State.REVIEWED);
-        track.undo();
-        assertThat(track.edits()).allMatch(edit -> edit.target()
-                .equals(track.segment(edit.segment()).target()));
+        assertThat(track.now().target(4).plainText()).contains("14:05");
+        assertThat(track.now().state(12)).isEqualTo(State.REVIEWED);
+        new Work(lane, track).undo();
+        assertThat(track.now().edits()).allMatch(edit -> edit.target()
+                .equals(track.now().segment(edit.segment()).target()));
     }
 
     @Test
     void theReportSaysWhatBecameOfEachChange() throws IOException {
-        BringBack.Recognised back = answer(reviewer -> {
+        ReturnImport.Recognised back = answer(reviewer -> {
             reviewer.retype(5, "15:04", "14:05");
             reviewer.overwrite(13, "<b>Winter</b>");
             reviewer.comment(7, "Both days included?");
         });
 
-        Path report = new BringBack(lane).take(back, Set.of(5)).report();
+        Path report = new ReturnImport(lane).take(back, Set.of(5)).report();
 
         assertThat(report)
                 .content()
@@ -128,19 +128,19 @@ class TripTest {
 
     @Test
     void anEmptyAnswerIsAReturnToo() throws IOException {
-        BringBack.Recognised back = answer(reviewer -> {});
+        ReturnImport.Recognised back = answer(reviewer -> {});
 
-        new BringBack(lane).take(back, Set.of());
+        new ReturnImport(lane).take(back, Set.of());
 
         assertThat(lane.trips().all().get(0).back()).isPresent();
-        assertThat(track.edits()).isEmpty();
+        assertThat(track.now().edits()).isEmpty();
     }
 
     @Test
     void whatWasEditedMeanwhileIsAConflict() throws IOException {
-        track.type("Mara", 12, new Value(Content.of("Fahrplan im Winter"), State.TRANSLATED));
+        new Work(lane, track).type("Mara", 12, new Value(Content.of("Fahrplan im Winter"), State.TRANSLATED));
 
-        BringBack.Recognised back = answer(reviewer -> reviewer.overwrite(13, "Winterfahrplan"));
+        ReturnImport.Recognised back = answer(reviewer -> reviewer.overwrite(13, "Winterfahrplan"));
 
         assertThat(back.reading().changes()).extracting(RowChange::what).containsExactly(RowChange.Case.CONFLICT);
         assertThat(back.reading().changes().get(0).nowWritten()).isEqualTo("Fahrplan im Winter");
@@ -149,7 +149,7 @@ class TripTest {
 
     @Test
     void lostDoubledAndMovedRowsAreSaid() throws IOException {
-        BringBack.Recognised back = answer(reviewer -> {
+        ReturnImport.Recognised back = answer(reviewer -> {
             reviewer.delete(3);
             reviewer.duplicate(10);
             reviewer.moveToEnd(20);
@@ -160,17 +160,19 @@ class TripTest {
 
     @Test
     void aMendedTagCanBeTaken() throws IOException {
-        BringBack.Recognised back = answer(reviewer -> reviewer.overwrite(12, "Zeiten mit [1] sind gezeitenabhängig."));
+        ReturnImport.Recognised back =
+                answer(reviewer -> reviewer.overwrite(12, "Zeiten mit [1] sind gezeitenabhängig."));
 
-        new BringBack(lane).take(back, Set.of(12));
+        new ReturnImport(lane).take(back, Set.of(12));
 
-        assertThat(track.target(11).tags()).isEqualTo(track.segment(11).source().tags());
+        assertThat(track.now().target(11).tags())
+                .isEqualTo(track.now().segment(11).source().tags());
     }
 
     @Test
     void aCopyOfAnotherLaneIsNotTaken(@TempDir Path other) throws IOException {
         try (Lane stranger = DemoLane.create(other, DAY)) {
-            assertThatThrownBy(() -> new BringBack(stranger).read(Source.of(sent)))
+            assertThatThrownBy(() -> new ReturnImport(stranger).read(Source.of(sent)))
                     .isInstanceOf(CannotProceedException.class)
                     .hasMessageContaining("which this lane did not send");
         }
@@ -178,59 +180,59 @@ class TripTest {
 
     @Test
     void remarksAreNotDoubledWhenACopyComesTwice() throws IOException {
-        BringBack.Recognised back = answer(reviewer -> reviewer.comment(7, "Both days included?"));
+        ReturnImport.Recognised back = answer(reviewer -> reviewer.comment(7, "Both days included?"));
 
-        new BringBack(lane).take(back, Set.of());
-        new BringBack(lane).take(new BringBack(lane).read(Source.of(answered)), Set.of());
+        new ReturnImport(lane).take(back, Set.of());
+        new ReturnImport(lane).take(new ReturnImport(lane).read(Source.of(answered)), Set.of());
 
         assertThat(lane.trips().remarks(track.id())).hasSize(1);
     }
 
     @Test
     void theSentCopyIsKeptEvenWhenItsFileIsLost() throws IOException {
-        BringBack.Recognised before = answer(reviewer -> reviewer.overwrite(13, "Winterfahrplan"));
+        ReturnImport.Recognised before = answer(reviewer -> reviewer.overwrite(13, "Winterfahrplan"));
         Files.delete(sent);
 
-        assertThat(new BringBack(lane).read(Source.of(answered)).reading().changes())
+        assertThat(new ReturnImport(lane).read(Source.of(answered)).reading().changes())
                 .hasSameSizeAs(before.reading().changes());
     }
 
     @Test
     void rowsThatCannotBeTakenAreRefused() throws IOException {
-        BringBack.Recognised back = answer(reviewer -> reviewer.overwrite(28, "EUR"));
+        ReturnImport.Recognised back = answer(reviewer -> reviewer.overwrite(28, "EUR"));
 
         assertThat(problems(back)).containsExactly(Kind.LOCKED_CHANGED);
-        assertThatThrownBy(() -> new BringBack(lane).take(back, Set.of(28)))
+        assertThatThrownBy(() -> new ReturnImport(lane).take(back, Set.of(28)))
                 .hasMessageContaining("row 28 cannot be taken");
-        assertThat(track.edits()).isEmpty();
+        assertThat(track.now().edits()).isEmpty();
     }
 
     @Test
     void theFileItselfGoesToAnotherToolAndIsRecognisedWhenItComesBack() throws IOException {
-        Path file = new SendOut(lane)
-                .send(track, "Harbour tool", Purpose.TRANSLATION, SendOut.Form.BILINGUAL_FILE, Progress.NONE)
+        Path file = new CopyExport(lane)
+                .send(track.now(), "Harbour tool", Purpose.TRANSLATION, CopyExport.Form.BILINGUAL_FILE, Progress.NONE)
                 .file();
         Path answer = Files.writeString(
                 folder.resolve("whatever.xlf"), Files.readString(file).replace(">Fahrplan<", ">Der Fahrplan<"));
         Source copy = Source.of(answer);
 
-        BringBack.Recognised back = new BringBack(lane)
+        ReturnImport.Recognised back = new ReturnImport(lane)
                 .recognise(copy, lane.formats().open(copy, Progress.NONE).document(), Progress.NONE)
                 .orElseThrow();
-        new BringBack(lane).take(back, Set.of(1));
+        new ReturnImport(lane).take(back, Set.of(1));
 
         assertThat(back.trip().person()).isEqualTo("Harbour tool");
         assertThat(back.reading().problems()).isEmpty();
         assertThat(back.reading().changes()).extracting(RowChange::number).containsExactly(1);
-        assertThat(track.target(0).plainText()).isEqualTo("Der Fahrplan");
-        assertThat(track.state(0)).isEqualTo(State.TRANSLATED);
+        assertThat(track.now().target(0).plainText()).isEqualTo("Der Fahrplan");
+        assertThat(track.now().state(0)).isEqualTo(State.TRANSLATED);
     }
 
     @Test
     void aFileThatNeverWentOutIsNoReturn() throws IOException {
-        Source client = lane.original(track);
+        Source client = lane.trackStore().original(track);
 
-        assertThat(new BringBack(lane)
+        assertThat(new ReturnImport(lane)
                         .recognise(
                                 client,
                                 lane.formats().open(client, Progress.NONE).document(),

@@ -43,8 +43,8 @@ class WorkbookTrackTest {
     void takeIn() throws IOException {
         Clock day = Clock.fixed(Instant.parse("2026-11-23T09:30:00Z"), ZoneOffset.UTC);
         lane = Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), day);
-        lane.set("person", "Mara Lind");
-        track = lane.takeIn(fares(), Progress.NONE);
+        lane.settings().set("person", "Mara Lind");
+        track = lane.trackStore().takeIn(fares(), Progress.NONE);
     }
 
     @AfterEach
@@ -91,12 +91,12 @@ class WorkbookTrackTest {
 
     @Test
     void whatIsFoundAndMendedStandsInTheWorkbookThatIsDelivered() throws IOException {
-        List<Finding> found = lane.checks().run(track.size(), track::checked, Progress.NONE);
+        List<Finding> found = lane.references().checks().run(track.now().size(), track.now()::checked, Progress.NONE);
         Content fixed = found.get(0).suggestion().orElseThrow();
-        track.edit(StepKind.FIXED, "Mara Lind", "", Map.of(0, new Value(fixed, State.TRANSLATED)));
+        new Work(lane, track).edit(StepKind.FIXED, "Mara Lind", "", Map.of(0, new Value(fixed, State.TRANSLATED)));
 
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        track.write(out, Progress.NONE);
+        track.now().write(out, Progress.NONE);
 
         assertThat(found).extracting(Finding::check).containsExactly("numbers");
         assertThat(FormatRegistry.ofInstalled()

@@ -14,7 +14,7 @@ import javafx.stage.WindowEvent;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.Intakes;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.session.Message;
+import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.format.FormatRegistry;
@@ -33,23 +33,26 @@ final class Apart {
         this.folder = folder;
     }
 
-    /** Opens a window on these files. */
-    static void open(List<Path> files, FileOpener opener) {
-        try {
-            Path folder = Files.createTempDirectory("swaplane-apart");
-            Lane lane = Lane.create(
-                    folder, Strings.say("apart.name"), FormatRegistry.ofInstalled(), Clock.systemDefaultZone());
-            new Apart(new LaneSession(lane), folder).show(files, opener);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+    /** Opens a window on these files, over a lane of their own that is made in the background of {@code from}. */
+    static void open(List<Path> files, FileOpener opener, LaneSession from) {
+        from.background()
+                .run(
+                        Strings.say("task.read", files.get(0).getFileName().toString()),
+                        progress -> {
+                            Path folder = Files.createTempDirectory("swaplane-apart");
+                            return Lane.create(
+                                    folder,
+                                    Strings.say("apart.name"),
+                                    FormatRegistry.ofInstalled(),
+                                    Clock.systemDefaultZone());
+                        },
+                        lane -> new Apart(new LaneSession(lane), lane.folder()).show(files, opener));
     }
 
     private void show(List<Path> files, FileOpener opener) {
         stage.setScene(Window.apart(session, new DialogPicker(stage), opener));
         stage.setTitle(Strings.say("app.title", session.lane().name()));
-        stage.setWidth(1280);
-        stage.setHeight(800);
+        WindowPlace.fresh(stage);
         stage.setOnCloseRequest(this::closing);
         stage.setOnHidden(event -> close());
         session.intakes().property().addListener((property, before, now) -> takeIn(now));
@@ -79,12 +82,17 @@ final class Apart {
                 .anyMatch(track -> !session.saving().isSaved(track));
         if (unsaved && !warned) {
             warned = true;
-            session.say(Message.Tone.FAILED, Strings.say("apart.unsaved"));
+            session.notify(Notification.Tone.FAILED, Strings.say("apart.unsaved"));
             event.consume();
         }
     }
 
+    /** Closing waits for the disk, which the other window must not. */
     private void close() {
+        new Thread(this::closeAndDelete, "closing").start();
+    }
+
+    private void closeAndDelete() {
         session.close();
         try (Stream<Path> all = Files.walk(folder)) {
             for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {

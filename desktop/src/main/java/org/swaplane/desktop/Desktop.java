@@ -10,7 +10,7 @@ import javafx.application.Application;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.lane.Lane;
-import org.swaplane.task.Progress;
+import org.swaplane.lane.LaneInUseException;
 
 /** Starts the desktop. Each of these returns when its window is closed; one start for each process. */
 public final class Desktop {
@@ -22,7 +22,7 @@ public final class Desktop {
     public static void openDemo() throws IOException {
         Path folder = Files.createTempDirectory("swaplane-demo");
         System.err.println("swaplane: the demo lane is in " + folder);
-        SwapLaneApplication.start(DemoLane.createWithReturnedCopy(folder, Clock.systemUTC()));
+        SwapLaneApplication.start(DemoLane.createWithReturnedCopy(folder, Clock.systemUTC()), Optional.empty());
     }
 
     /** With a lane: the given one, made when its folder holds none; else that of last time; else a new one in the home folder. */
@@ -31,15 +31,20 @@ public final class Desktop {
         Path home = Path.of(System.getProperty("user.home"), "Swap Lane");
         Path folder = lane.orElseGet(() -> Path.of(remembered.get(LAST, home.toString())))
                 .toAbsolutePath();
-        Lane opened = openOrCreate(folder);
         remembered.put(LAST, folder.toString());
-        SwapLaneApplication.start(opened);
+        try {
+            SwapLaneApplication.start(openOrCreate(folder), Optional.empty());
+        } catch (LaneInUseException e) {
+            SwapLaneApplication.start(
+                    Lane.openForReading(folder, FormatRegistry.ofInstalled(), Clock.systemUTC()),
+                    Optional.of(e.holder()));
+        }
     }
 
     private static Lane openOrCreate(Path folder) throws IOException {
         FormatRegistry formats = FormatRegistry.ofInstalled();
-        if (Files.exists(folder.resolve("lane.db"))) {
-            return Lane.open(folder, formats, Clock.systemUTC(), Progress.NONE);
+        if (Lane.isIn(folder)) {
+            return Lane.open(folder, formats, Clock.systemUTC());
         }
         Files.createDirectories(folder);
         return Lane.create(folder, folder.getFileName().toString(), formats, Clock.systemUTC());

@@ -73,17 +73,17 @@ public final class PictureTour extends Application {
                 "bring-back");
         step(
                 () -> {
-                    Set<Integer> sound = session.returnedProperty().get().reading().sound().stream()
+                    Set<Integer> sound = session.exchange().returnedProperty().get().reading().sound().stream()
                             .map(RowChange::number)
                             .collect(Collectors.toSet());
-                    session.takeReturned(sound);
+                    session.exchange().take(sound);
                     session.dismissMessage();
                     show(ViewId.CHECKS);
                 },
                 "checks");
         step(
                 () -> {
-                    session.inHandProperty().set(7);
+                    session.currentProperty().set(7);
                     show(ViewId.REVIEW);
                 },
                 "review");

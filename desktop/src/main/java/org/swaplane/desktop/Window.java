@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.Scene;
+import javafx.scene.input.InputEvent;
 import javafx.scene.layout.StackPane;
 import org.swaplane.desktop.board.BoardView;
 import org.swaplane.desktop.checks.ChecksView;
@@ -29,7 +30,7 @@ public final class Window {
 
     /** The window of a lane; files dropped on its checks that are not of the lane get a window of their own. */
     public static Scene scene(LaneSession session, FilePicker picker, FileOpener opener) {
-        return scene(session, picker, opener, Optional.of(files -> Apart.open(files, opener)));
+        return scene(session, picker, opener, Optional.of(files -> Apart.open(files, opener, session)));
     }
 
     /** A window for files that belong to no lane. */
@@ -57,6 +58,11 @@ public final class Window {
                 () -> theme.darkProperty().set(!theme.darkProperty().get());
         scene.setRoot(new Shell(session, commands, views, toggleDark));
         commands.listenTo(scene);
+        scene.addEventFilter(InputEvent.ANY, event -> {
+            if (session.viewProperty().get() == ViewId.REVIEW) {
+                session.editing().alive();
+            }
+        });
         return scene;
     }
 }

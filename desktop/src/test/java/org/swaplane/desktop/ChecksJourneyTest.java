@@ -57,9 +57,9 @@ class ChecksJourneyTest extends LaneWindow {
         }
 
         assertThat(session.checking().open()).isEmpty();
-        assertThat(session.lane().findings().all(track())).isNotEmpty().allMatch(aside -> aside.reason()
+        assertThat(session.checking().setAside()).isNotEmpty().allMatch(aside -> aside.reason()
                 .equals("agreed"));
-        assertThat(track().target(4).plainText()).contains("14:05");
+        assertThat(now().target(4).plainText()).contains("14:05");
     }
 
     @Test
@@ -71,7 +71,7 @@ class ChecksJourneyTest extends LaneWindow {
 
         push(KeyCode.ALT, KeyCode.ENTER);
         assertThat(session.viewProperty().get()).isEqualTo(ViewId.REVIEW);
-        assertThat(session.inHandProperty().get()).isEqualTo(chosen.segment());
+        assertThat(session.currentProperty().get()).isEqualTo(chosen.segment());
 
         push(KeyCode.ALT, KeyCode.DIGIT5);
         assertThat(findings().getSelectionModel().getSelectedItem()).isEqualTo(chosen);

@@ -41,7 +41,7 @@ class JourneyTest extends LaneWindow {
         picked.clear();
         picked.add(copy);
         press("choose-returned");
-        waitUntil(() -> session.returnedProperty().get() != null);
+        waitUntil(() -> session.exchange().returnedProperty().get() != null);
     }
 
     private void setAsideAllThatIsLeft() throws Exception {
@@ -69,8 +69,8 @@ class JourneyTest extends LaneWindow {
         bringBack(answered);
         assertThat(lookup("#take-changes").queryAs(Button.class).getText()).isEqualTo("Take 7 changes");
         press("take-changes");
-        waitUntil(() -> track().state(4) == State.REVIEWED);
-        assertThat(track().target(4).plainText()).contains("14:05");
+        waitUntil(() -> now().state(4) == State.REVIEWED);
+        assertThat(now().target(4).plainText()).contains("14:05");
         assertThat(folder.resolve("reports")).isDirectoryContaining("glob:**.html");
 
         push(KeyCode.ALT, KeyCode.DIGIT4);
@@ -86,8 +86,8 @@ class JourneyTest extends LaneWindow {
         reviewEverything();
 
         push(KeyCode.ALT, KeyCode.DIGIT6);
-        waitUntil(() -> session.gateProperty().get() != null
-                && session.gateProperty().get().holds()
+        waitUntil(() -> session.releasing().gateProperty().get() != null
+                && session.releasing().gateProperty().get().holds()
                 && idle());
         press("release");
         waitUntil(() -> !session.lane().proofs().receipts(track()).isEmpty());
@@ -97,11 +97,11 @@ class JourneyTest extends LaneWindow {
     }
 
     private void reviewEverything() {
-        interact(() -> session.inHandProperty().set(0));
-        for (int i = 0; i <= track().size(); i++) {
+        interact(() -> session.currentProperty().set(0));
+        for (int i = 0; i <= now().size(); i++) {
             push(KeyCode.CONTROL, KeyCode.ENTER);
         }
-        assertThat(track().states()[State.TRANSLATED.ordinal()]).isZero();
+        assertThat(now().counts().segments(State.TRANSLATED)).isZero();
     }
 
     @Test
@@ -133,6 +133,7 @@ class JourneyTest extends LaneWindow {
                 .findFirst()
                 .orElseThrow();
         interact(() -> session.checking().setAside(same, SetAside.Scope.KIND, "names"));
+        settle();
         assertThat(session.checking().open()).noneMatch(each -> each.check().equals("same-as-source"));
     }
 
@@ -153,43 +154,43 @@ class JourneyTest extends LaneWindow {
 
         int open = session.checking().open().size();
         interact(() -> session.checking().checkAll());
-        waitUntil(() -> session.checking().countElsewhere(track()) == open);
+        waitUntil(() -> session.checking().count(track()) == open);
     }
 
     @Test
     void typingUndoAndTagsWorkFromTheKeyboard() throws Exception {
         takeIn();
         push(KeyCode.ALT, KeyCode.DIGIT4);
-        interact(() -> session.inHandProperty().set(7));
+        interact(() -> session.currentProperty().set(7));
         WaitForAsyncUtils.waitForFxEvents();
 
         push(KeyCode.CONTROL, KeyCode.T);
         write("neu.");
         push(KeyCode.CONTROL, KeyCode.T);
 
-        assertThat(track().target(7).tags()).hasSize(2);
-        assertThat(track().target(7).plainText()).endsWith("ein.neu.");
+        assertThat(now().target(7).tags()).hasSize(2);
+        assertThat(now().target(7).plainText()).endsWith("ein.neu.");
         assertThat(session.checking().open(7)).isEmpty();
         push(KeyCode.ALT, KeyCode.DOWN);
-        assertThat(session.inHandProperty().get()).isEqualTo(8);
+        assertThat(session.currentProperty().get()).isEqualTo(8);
         push(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(track().target(7)).isEqualTo(track().segment(7).target());
-        assertThat(session.inHandProperty().get()).isEqualTo(7);
+        assertThat(now().target(7)).isEqualTo(now().segment(7).target());
+        assertThat(session.currentProperty().get()).isEqualTo(7);
         push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
-        assertThat(track().target(7).plainText()).endsWith("ein.neu.");
+        assertThat(now().target(7).plainText()).endsWith("ein.neu.");
     }
 
     @Test
     void lockedSegmentsCannotBeTypedInto() throws Exception {
         takeIn();
         push(KeyCode.ALT, KeyCode.DIGIT4);
-        interact(() -> session.inHandProperty().set(27));
+        interact(() -> session.currentProperty().set(27));
         WaitForAsyncUtils.waitForFxEvents();
 
         write("EUR");
         push(KeyCode.CONTROL, KeyCode.ENTER);
 
-        assertThat(track().edits()).isEmpty();
+        assertThat(now().edits()).isEmpty();
     }
 
     @Test
@@ -198,11 +199,11 @@ class JourneyTest extends LaneWindow {
         push(KeyCode.ALT, KeyCode.DIGIT4);
 
         push(KeyCode.CONTROL, KeyCode.ENTER);
-        assertThat(track().state(0)).isEqualTo(State.REVIEWED);
+        assertThat(now().state(0)).isEqualTo(State.REVIEWED);
         push(KeyCode.ALT, KeyCode.UP);
         push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.ENTER);
 
-        assertThat(track().state(0)).isEqualTo(State.TRANSLATED);
+        assertThat(now().state(0)).isEqualTo(State.TRANSLATED);
     }
 
     @Test
@@ -216,7 +217,7 @@ class JourneyTest extends LaneWindow {
 
         assertThat(lookup("#review-text").queryAs(TextField.class).getText()).isEqualTo("ferry");
         assertThat(lookup(".segment-row").match(Node::isVisible).queryAll()).hasSize(3);
-        assertThat(track().edits()).isEmpty();
+        assertThat(now().edits()).isEmpty();
     }
 
     @Test
@@ -228,7 +229,7 @@ class JourneyTest extends LaneWindow {
         push(KeyCode.ENTER);
 
         assertThat(session.viewProperty().get()).isEqualTo(ViewId.REVIEW);
-        assertThat(track().segment(session.inHandProperty().get()).unit()).isEqualTo("ob.muster");
+        assertThat(now().segment(session.currentProperty().get()).unit()).isEqualTo("ob.muster");
     }
 
     @Test
@@ -292,24 +293,26 @@ class JourneyTest extends LaneWindow {
         press("accept-intake");
         waitUntil(() -> session.lane().tracks().size() == 4 && track() != null && idle());
 
-        assertThat(session.lane().tracks()).extracting(Track::isDocument).containsOnly(true);
+        assertThat(session.lane().tracks())
+                .extracting(each -> each.now().isDocument())
+                .containsOnly(true);
         int page = session.lane().tracks().stream().map(Track::name).toList().indexOf("timetable.html");
         interact(
                 () -> lookup("#strip-track").queryComboBox().getSelectionModel().select(page));
         waitUntil(this::idle);
         assertThat(track().name()).isEqualTo("timetable.html");
-        assertThat(track().document().targetLanguage()).isEqualTo("de-DE");
-        assertThat(track().document().segments())
+        assertThat(now().document().targetLanguage()).isEqualTo("de-DE");
+        assertThat(now().document().segments())
                 .noneMatch(segment -> segment.key().contains("/"));
         interact(() -> session.viewProperty().set(ViewId.REVIEW));
-        int size = track().size();
+        int size = now().size();
         waitUntil(() -> lookup("#cut-source").tryQuery().isPresent());
         interact(() -> lookup("#cut-source").queryAs(TextArea.class).positionCaret(9));
         press("split-segment");
-        waitUntil(() -> idle() && track().size() == size + 1);
+        waitUntil(() -> idle() && now().size() == size + 1);
         waitUntil(() -> lookup("#cut-source").tryQuery().isPresent());
         press("join-segment");
-        waitUntil(() -> idle() && track().size() == size);
+        waitUntil(() -> idle() && now().size() == size);
         interact(() -> lookup("#read-through").queryAs(ToggleButton.class).fire());
         waitUntil(() -> idle() && !lookup("#reading").queryListView().getItems().isEmpty());
         press("open-target");

@@ -3,6 +3,7 @@ package org.swaplane.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -11,8 +12,10 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Button;
+import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -21,7 +24,10 @@ import org.swaplane.demo.DemoLane;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.lane.Lane;
+import org.swaplane.lane.LaneWriter;
 import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackSnapshot;
+import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
@@ -41,10 +47,21 @@ abstract class LaneWindow extends ApplicationTest {
     @Override
     public void start(Stage stage) throws IOException {
         folder = Files.createTempDirectory(folders, "lane");
-        session = new LaneSession(Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), DAY));
-        session.lane().set("person", "Mara Lind");
+        // The window's thread must not wait for a disk, not even here.
+        Lane lane = CompletableFuture.supplyAsync(() -> create(folder)).join();
+        session = new LaneSession(lane);
         stage.setScene(Window.scene(session, () -> List.copyOf(picked), opened::add));
         stage.show();
+    }
+
+    private static Lane create(Path folder) {
+        try {
+            Lane lane = Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), DAY);
+            LaneWriter.await(lane.settings().set("person", "Mara Lind"));
+            return lane;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @BeforeEach
@@ -55,7 +72,7 @@ abstract class LaneWindow extends ApplicationTest {
     @AfterEach
     void closeWindow() throws Exception {
         FxToolkit.cleanupStages();
-        interact(session::close);
+        session.close();
     }
 
     final void waitUntil(Callable<Boolean> condition) throws Exception {
@@ -67,14 +84,45 @@ abstract class LaneWindow extends ApplicationTest {
         Button button = lookup("#" + id).queryAs(Button.class);
         assertThat(button.isDisabled()).as(id + " is disabled").isFalse();
         interact(button::fire);
+        settle();
     }
 
     final boolean idle() {
-        return !session.background().busyProperty().get();
+        return !session.background().busyProperty().get() && session.editing().isSaved();
+    }
+
+    /** Until everything that was done is written, and looked at by the checks. */
+    final void settle() {
+        try {
+            WaitForAsyncUtils.waitForFxEvents();
+            waitUntil(() -> session.editing().isSaved());
+            session.checking().settle();
+            WaitForAsyncUtils.waitForFxEvents();
+        } catch (Exception e) {
+            throw new AssertionError("what was done is not written", e);
+        }
+    }
+
+    @Override
+    public FxRobot push(KeyCode... keys) {
+        super.push(keys);
+        settle();
+        return this;
+    }
+
+    @Override
+    public FxRobot write(String text) {
+        super.write(text);
+        settle();
+        return this;
     }
 
     final Track track() {
         return session.track();
+    }
+
+    final TrackSnapshot now() {
+        return session.snapshot();
     }
 
     final void takeIn() throws Exception {

@@ -1,10 +1,11 @@
 package org.swaplane.proof.reach;
 
 import java.util.regex.Pattern;
+import org.swaplane.content.UnspacedScript;
 
 /** Tells texts for people from codes. */
 final class Wordlike {
-    private static final String UNSPACED = "\\p{IsHan}\\p{IsHiragana}\\p{IsKatakana}\\p{IsThai}\\p{IsLao}\\p{IsKhmer}";
+    private static final String UNSPACED = UnspacedScript.LETTERS;
     private static final Pattern LETTERS = Pattern.compile("\\p{L}[\\p{L}\\p{M}]|[" + UNSPACED + "]");
     private static final Pattern WORDS = Pattern.compile(
             "\\p{L}[\\p{L}\\p{M}'’]+[,:]?\\s+(?:\\p{L}\\s+)?\\p{L}[\\p{L}\\p{M}]|[" + UNSPACED + "]{2}");

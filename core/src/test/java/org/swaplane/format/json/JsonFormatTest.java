@@ -35,8 +35,8 @@ class JsonFormatTest {
     void stringsAreUnitsWithTheirPath() throws IOException {
         assertThat(DocumentSample.of("a.json", FILE).extracted())
                 .containsExactly(
-                        "/quay/title/1: Leave at ⟦1/⟧.",
-                        "/quay/title/2: Be on time!",
+                        "/quay/title: Leave at ⟦1/⟧.",
+                        "/quay/title@11: Be on time!",
                         "/list/0: One \"two\"",
                         "/list/2: ⟦1⟧Go⟦/1⟧ on");
     }

@@ -13,7 +13,6 @@ import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.Track;
-import org.swaplane.lane.Trip;
 
 /** Every track of the lane as a road; the place to drop whatever arrives. */
 public final class BoardView implements View {
@@ -65,11 +64,10 @@ public final class BoardView implements View {
     @Override
     public void refresh() {
         roads.getChildren().clear();
-        List<Trip> trips = session.lane().trips().all();
         for (Track track : session.lane().tracks()) {
-            List<Trip> own =
-                    trips.stream().filter(trip -> trip.track() == track.id()).toList();
-            roads.getChildren().add(new TrackCard(session, picker, track, own));
+            roads.getChildren()
+                    .add(new TrackCard(
+                            session, picker, track, session.lane().trips().of(track)));
         }
         if (session.lane().tracks().isEmpty() && session.intakes().property().get() == null) {
             roads.getChildren().add(Parts.styled(Parts.quiet(Strings.say("board.empty")), "empty"));

@@ -18,7 +18,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.session.Message;
+import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.ForeignItem;
@@ -61,7 +61,7 @@ final class ForeignPanel extends VBox {
         setManaged(!items.isEmpty());
         grid.getChildren().clear();
         head();
-        ExtensionRules rules = session.lane().rules();
+        ExtensionRules rules = session.lane().settings().rules();
         int row = 1;
         int left = 0;
         for (ForeignItem item : items) {
@@ -110,9 +110,10 @@ final class ForeignPanel extends VBox {
                 each -> Strings.say("meaning." + each.name().toLowerCase(Locale.ROOT)),
                 chosen -> {
                     ExtensionRules without = known.map(rules::without).orElse(rules);
-                    session.setRules(chosen.map(each -> without.with(
-                                    new ReadingRule(item.namespace(), item.element(), item.attribute(), value, each)))
-                            .orElse(without));
+                    session.intakes()
+                            .setRules(chosen.map(each -> without.with(new ReadingRule(
+                                            item.namespace(), item.element(), item.attribute(), value, each)))
+                                    .orElse(without));
                 });
     }
 
@@ -129,9 +130,10 @@ final class ForeignPanel extends VBox {
                 each -> Strings.say("state." + each.name().toLowerCase(Locale.ROOT)),
                 chosen -> {
                     ExtensionRules without = known.map(rules::without).orElse(rules);
-                    session.setRules(chosen.map(each -> without.with(
-                                    new WritingRule(each, item.namespace(), item.element(), item.attribute(), value)))
-                            .orElse(without));
+                    session.intakes()
+                            .setRules(chosen.map(each -> without.with(new WritingRule(
+                                            each, item.namespace(), item.element(), item.attribute(), value)))
+                                    .orElse(without));
                 });
     }
 
@@ -160,7 +162,7 @@ final class ForeignPanel extends VBox {
     }
 
     private void save() {
-        String json = session.lane().rules().toJson();
+        String json = session.lane().settings().rules().toJson();
         picker.chooseTarget(FILE_NAME).ifPresent(path -> session.background()
                 .run(
                         Strings.say("task.write", path.getFileName().toString()),
@@ -168,7 +170,8 @@ final class ForeignPanel extends VBox {
                             NewFile.write(path, true, out -> out.write(json.getBytes(StandardCharsets.UTF_8)));
                             return path;
                         },
-                        written -> session.say(Message.Tone.DONE, Strings.say("foreign.saved", written.toString()))));
+                        written -> session.notify(
+                                Notification.Tone.DONE, Strings.say("foreign.saved", written.toString()))));
     }
 
     /** Adds the rules of a file to those of the lane. */
@@ -179,7 +182,8 @@ final class ForeignPanel extends VBox {
                     .run(
                             Strings.say("task.read", name),
                             progress -> ExtensionRules.ofJson(name, Files.readString(path)),
-                            loaded -> session.setRules(session.lane().rules().with(loaded)));
+                            loaded -> session.intakes()
+                                    .setRules(session.lane().settings().rules().with(loaded)));
         }
     }
 }

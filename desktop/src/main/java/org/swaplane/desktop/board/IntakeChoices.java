@@ -20,7 +20,7 @@ import org.swaplane.content.TagNotation;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.Intakes;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.session.Message;
+import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
@@ -218,8 +218,8 @@ final class IntakeChoices extends VBox {
         if (fault.isEmpty() && speechless.isEmpty()) {
             return Optional.of(ready);
         }
-        session.say(
-                Message.Tone.FAILED,
+        session.notify(
+                Notification.Tone.FAILED,
                 fault.isEmpty()
                         ? Strings.say(
                                 "intake.language-needed",

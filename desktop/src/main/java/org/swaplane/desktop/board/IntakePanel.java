@@ -47,11 +47,8 @@ final class IntakePanel extends VBox {
         this.foreign = new ForeignPanel(session, picker);
         this.choices = new IntakeChoices(session, picker);
         this.document = new DocumentChoices(session);
-        this.look = Parts.button(
-                "look-at-returned",
-                "intake.look",
-                () -> session.bringBack(
-                        list.getSelectionModel().getSelectedItem().returned().orElseThrow()));
+        this.look = Parts.button("look-at-returned", "intake.look", () -> session.exchange()
+                .show(list.getSelectionModel().getSelectedItem().returned().orElseThrow()));
         list.setId("arrivals");
         list.setFixedCellSize(ROW_HEIGHT);
         list.setMinHeight(ROW_HEIGHT);

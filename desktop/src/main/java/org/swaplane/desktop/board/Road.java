@@ -49,7 +49,7 @@ final class Road extends Pane {
         setMinHeight(108);
         setPrefHeight(108);
         now = lane.clock().instant();
-        begin = lane.takenInAt(track);
+        begin = track.takenInAt();
         for (Trip trip : trips) {
             stops.add(new Stop(
                     trip.sentAt(), true, Strings.say("board.away-with", trip.person(), Dates.day(trip.sentAt()))));

@@ -11,7 +11,7 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.document.State;
+import org.swaplane.document.ForeignItem;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.Trip;
 
@@ -28,10 +28,10 @@ final class TrackCard extends VBox {
         getStyleClass().addAll("card", "track");
         Label languages = Parts.quiet(Strings.say(
                 "strip.languages",
-                track.document().sourceLanguage(),
-                track.document().targetLanguage()));
+                track.summary().sourceLanguage(),
+                track.summary().targetLanguage()));
         HBox head = Parts.row(Parts.styled(new Label(track.name()), "heading"), languages, Parts.spacer());
-        if (!track.document().foreign().isEmpty()) {
+        if (!foreign().isEmpty()) {
             head.getChildren()
                     .add(Parts.styled(Parts.button("show-foreign", "foreign.show", this::toggleForeign), "small"));
         }
@@ -41,10 +41,15 @@ final class TrackCard extends VBox {
                 .addAll(head, new Road(track, trips, session.lane()), Parts.row(blockers(trips), Parts.spacer(), step));
     }
 
+    /** What stands in the file of other tools; known when the file has been read. */
+    private List<ForeignItem> foreign() {
+        return track.loaded().map(now -> now.document().foreign()).orElse(List.of());
+    }
+
     private void toggleForeign() {
         if (!getChildren().removeIf(ForeignPanel.class::isInstance)) {
             ForeignPanel panel = new ForeignPanel(session, picker);
-            panel.show(track.document().foreign());
+            panel.show(foreign());
             getChildren().add(panel);
         }
     }
@@ -62,37 +67,37 @@ final class TrackCard extends VBox {
 
     /** What to do next with this track. */
     private ViewId next(List<Trip> trips) {
-        if (session.lane().proofs().lastDryRun(track).isEmpty()) {
+        if (session.lane().proofs().verdict(track).isEmpty()) {
             return ViewId.DRY_RUN;
         }
         if (trips.isEmpty() || trips.stream().anyMatch(trip -> trip.back().isEmpty())) {
             return ViewId.EXCHANGE;
         }
-        if (session.track() == track && !session.checking().open().isEmpty()) {
+        if (session.track() == track && session.checking().count() > 0) {
             return ViewId.CHECKS;
         }
         return unreviewed() > 0 ? ViewId.REVIEW : ViewId.RELEASE;
     }
 
     private int unreviewed() {
-        int[] states = track.states();
-        return states[State.INITIAL.ordinal()] + states[State.TRANSLATED.ordinal()];
+        return track.summary().counts().unreviewed();
     }
 
     private HBox blockers(List<Trip> trips) {
         HBox row = Parts.styled(new HBox(), "blockers");
+        if (!track.problem().isEmpty()) {
+            add(row, track.problem());
+            return row;
+        }
         long away = trips.stream().filter(trip -> trip.back().isEmpty()).count();
-        if (session.lane().proofs().lastDryRun(track).isEmpty()) {
+        if (session.lane().proofs().verdict(track).isEmpty()) {
             add(row, Strings.say("board.block.dry-run"));
         }
         if (away > 0) {
             add(row, Strings.say("board.block.away", away));
         }
-        if (session.track() == track && !session.checking().open().isEmpty()) {
-            add(
-                    row,
-                    Strings.say(
-                            "board.block.findings", session.checking().open().size()));
+        if (session.track() == track && session.checking().count() > 0) {
+            add(row, Strings.say("board.block.findings", session.checking().count()));
         }
         if (unreviewed() > 0) {
             add(row, Strings.say("board.block.unreviewed", unreviewed()));

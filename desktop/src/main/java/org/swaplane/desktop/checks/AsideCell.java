@@ -1,9 +1,11 @@
 package org.swaplane.desktop.checks;
 
 import java.util.Locale;
+import java.util.OptionalInt;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.SetAside;
@@ -11,9 +13,22 @@ import org.swaplane.wording.Wording;
 
 /** A finding that was set aside: what, what for, and why. */
 final class AsideCell extends ListCell<SetAside> {
+    private final LaneSession session;
     private final Label message = new Label();
     private final Label why = Parts.quiet("");
     private final VBox lines = Parts.styled(new VBox(message, why), "column-tight");
+
+    AsideCell(LaneSession session) {
+        this.session = session;
+    }
+
+    /** Of the segment where it was found, as far as the file still has it. */
+    private String number(SetAside one) {
+        OptionalInt index = session.snapshot() == null
+                ? OptionalInt.empty()
+                : session.snapshot().index(one.key());
+        return index.isPresent() ? index.getAsInt() + 1 + "   " : "";
+    }
 
     @Override
     protected void updateItem(SetAside one, boolean empty) {
@@ -24,7 +39,7 @@ final class AsideCell extends ListCell<SetAside> {
             message.setText(
                     one.scope() == SetAside.Scope.KIND
                             ? Wording.say("check-name." + one.check())
-                            : one.segment() + 1 + "   " + one.message());
+                            : number(one) + one.message());
             why.setText(Strings.say("checks.aside-because", scope, one.reason(), one.who()));
         }
     }

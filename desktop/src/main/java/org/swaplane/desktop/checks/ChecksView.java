@@ -75,7 +75,7 @@ public final class ChecksView implements View {
                 "placeholder");
         findings.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showFinding());
         aside.setId("findings-aside");
-        aside.setCellFactory(list -> new AsideCell());
+        aside.setCellFactory(list -> new AsideCell(session));
         aside.setPlaceholder(Parts.quiet(Strings.say("checks.none-aside")));
         grouping.setOnAction(event -> refresh());
         settings.setId("check-settings");
@@ -133,14 +133,14 @@ public final class ChecksView implements View {
     }
 
     private void save(FilePicker picker) {
-        if (session.track() != null) {
+        if (session.snapshot() != null) {
             picker.chooseTarget(session.track().name()).ifPresent(session.saving()::save);
         }
     }
 
     /** Adds what the keys do here to the table. */
     public void addCommands(Commands commands) {
-        BooleanSupplier here = () -> session.viewProperty().get() == ViewId.CHECKS && session.track() != null;
+        BooleanSupplier here = () -> session.viewProperty().get() == ViewId.CHECKS && session.hasSegments();
         commands.add("fix-finding", "Alt+F", here, card::fix);
         commands.add("fix-findings", "Alt+Shift+F", here, this::previewFixes);
         commands.add("next-finding", "Alt+Down", here, () -> move(1));
@@ -170,7 +170,7 @@ public final class ChecksView implements View {
 
     private void openInReview() {
         if (chosen() != null) {
-            session.inHandProperty().set(chosen().segment());
+            session.currentProperty().set(chosen().segment());
             session.viewProperty().set(ViewId.REVIEW);
         }
     }
@@ -217,9 +217,7 @@ public final class ChecksView implements View {
         Grouping.Group before = groups.getSelectionModel().getSelectedItem();
         List<Grouping.Group> all = new ArrayList<>(
                 grouping.getValue().groups(session, session.checking().open()));
-        long setAside = session.track() == null
-                ? 0
-                : session.lane().findings().all(session.track()).size();
+        long setAside = session.checking().setAside().size();
         all.add(new Grouping.Group(ASIDE, Strings.say("check.set-aside"), setAside, finding -> false, null));
         groups.getItems().setAll(all);
         int at = 0;
@@ -254,11 +252,11 @@ public final class ChecksView implements View {
         Parts.showIf(aside, isAside);
         Parts.showIf(card, !isAside && !previews);
         Parts.showIf(revoke, isAside);
-        if (session.track() == null || group == null) {
+        if (session.snapshot() == null || group == null) {
             return;
         }
         findings.setPlaceholder(session.checking().isMade() ? none : unchecked);
-        aside.getItems().setAll(session.lane().findings().all(session.track()));
+        aside.getItems().setAll(session.checking().setAside());
         int at = Math.max(0, findings.getSelectionModel().getSelectedIndex());
         List<Finding> shown =
                 session.checking().open().stream().filter(group.holds()).toList();

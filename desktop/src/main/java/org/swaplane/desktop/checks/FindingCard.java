@@ -116,16 +116,19 @@ final class FindingCard extends VBox {
             return;
         }
         int index = finding.segment();
-        Content content = session.track().segment(index).source();
+        Content content = session.snapshot().segment(index).source();
         TagNumbers numbers = TagNumbers.of(content);
-        TextLanguage.of(session.sourceLanguage(index), session.directions(index).source())
+        TextLanguage.of(
+                        session.snapshot().sourceLanguage(index),
+                        session.directions(index).source())
                 .apply(source);
         TextLanguage to = TextLanguage.of(
-                session.targetLanguage(index), session.directions(index).target());
+                session.snapshot().targetLanguage(index),
+                session.directions(index).target());
         to.apply(target);
         to.apply(suggestion);
         source.show(content, numbers, finding.source());
-        target.show(session.track().target(index), numbers, finding.target());
+        target.show(session.snapshot().target(index), numbers, finding.target());
         finding.suggestion().ifPresent(fixed -> suggestion.show(fixed, numbers, List.of()));
     }
 }

@@ -43,7 +43,7 @@ final class FindingCell extends ListCell<Finding> {
                     Strings.say("profile.severity." + finding.severity().name().toLowerCase(Locale.ROOT)));
             severity.pseudoClassStateChanged(STOPS, finding.severity() == Severity.ERROR);
             message.setText(finding.message());
-            text.setText(session.track()
+            text.setText(session.snapshot()
                     .segment(finding.segment())
                     .source()
                     .plainText()

@@ -94,8 +94,8 @@ final class FixPreview extends VBox {
             setGraphic(empty ? null : line);
             if (!empty) {
                 TagNumbers numbers =
-                        TagNumbers.of(session.track().segment(fix.getKey()).source());
-                Content now = session.track().target(fix.getKey());
+                        TagNumbers.of(session.snapshot().segment(fix.getKey()).source());
+                Content now = session.snapshot().target(fix.getKey());
                 TextDifference difference =
                         TextDifference.between(now.plainText(), fix.getValue().plainText());
                 number.setText(String.valueOf(fix.getKey() + 1));

@@ -40,7 +40,7 @@ enum Grouping {
         if (this == FILE) {
             for (Track track : session.lane().tracks()) {
                 boolean here = track == session.track();
-                long count = here ? open.size() : session.checking().countElsewhere(track);
+                long count = here ? open.size() : session.checking().count(track);
                 groups.add(new Group("file-" + track.id(), track.name(), count, finding -> true, track));
             }
             return groups;

@@ -138,9 +138,9 @@ final class ProfilePane extends ScrollPane {
                                 .toList());
         patterns.show(profile.patterns());
         if (language.getText().isEmpty()
-                && session.track() != null
-                && session.track().size() > 0) {
-            language.setText(session.targetLanguage(0));
+                && session.snapshot() != null
+                && session.snapshot().size() > 0) {
+            language.setText(session.snapshot().targetLanguage(0));
         }
         shipped.setDisable(!isShipped(language.getText().strip()));
         showing = false;

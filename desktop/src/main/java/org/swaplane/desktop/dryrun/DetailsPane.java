@@ -149,7 +149,7 @@ final class DetailsPane extends VBox {
     }
 
     private void openInReview() {
-        session.inHandProperty().set(selected().get(0).segment());
+        session.currentProperty().set(selected().get(0).segment());
         session.viewProperty().set(ViewId.REVIEW);
     }
 }

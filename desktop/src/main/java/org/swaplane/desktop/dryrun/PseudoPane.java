@@ -17,7 +17,7 @@ import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Directions;
-import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.placeholder.Placeholders;
 import org.swaplane.pseudo.PseudoScript;
 import org.swaplane.pseudo.PseudoSettings;
@@ -125,7 +125,7 @@ final class PseudoPane extends VBox {
     /** The first texts of the track, with tags and placeholders if there are any. */
     private void showPreview(PseudoSettings settings) {
         preview.getChildren().clear();
-        Track track = session.track();
+        TrackSnapshot track = session.snapshot();
         if (track == null) {
             return;
         }

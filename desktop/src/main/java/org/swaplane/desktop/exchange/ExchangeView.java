@@ -21,8 +21,8 @@ import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.lane.CopyExport;
 import org.swaplane.lane.Purpose;
-import org.swaplane.lane.SendOut;
 import org.swaplane.lane.Trip;
 
 /** Copies out, copies back, and the list of all trips. */
@@ -30,7 +30,7 @@ public final class ExchangeView implements View {
     private final LaneSession session;
     private final TextField person = new TextField();
     private final ComboBox<Purpose> purpose = new ComboBox<>();
-    private final ComboBox<SendOut.Form> form = new ComboBox<>();
+    private final ComboBox<CopyExport.Form> form = new ComboBox<>();
     private final Button send;
     private final VBox trips = Parts.styled(new VBox(), "column");
     private final ReturnPanel returned;
@@ -72,7 +72,7 @@ public final class ExchangeView implements View {
         VBox.setVgrow(desk, Priority.ALWAYS);
         VBox.setVgrow(returned, Priority.ALWAYS);
         node = Parts.styled(new VBox(Parts.title("view.exchange"), desk, returned), "view");
-        session.returnedProperty().addListener((property, before, now) -> showReturned());
+        session.exchange().returnedProperty().addListener((property, before, now) -> showReturned());
         showReturned();
     }
 
@@ -87,7 +87,7 @@ public final class ExchangeView implements View {
             person.requestFocus();
             return;
         }
-        session.sendOut(person.getText().strip(), purpose.getValue(), form.getValue());
+        session.exchange().send(person.getText().strip(), purpose.getValue(), form.getValue());
         person.clear();
     }
 
@@ -98,10 +98,10 @@ public final class ExchangeView implements View {
     }
 
     private void showReturned() {
-        boolean there = session.returnedProperty().get() != null;
+        boolean there = session.exchange().returnedProperty().get() != null;
         desk.setVisible(!there);
         desk.setManaged(!there);
-        returned.show(session.returnedProperty().get());
+        returned.show(session.exchange().returnedProperty().get());
         refresh();
     }
 
@@ -112,7 +112,7 @@ public final class ExchangeView implements View {
 
     @Override
     public void focus() {
-        if (session.returnedProperty().get() == null) {
+        if (session.exchange().returnedProperty().get() == null) {
             person.requestFocus();
         } else {
             returned.focusFirst();
@@ -121,7 +121,7 @@ public final class ExchangeView implements View {
 
     @Override
     public void refresh() {
-        send.setDisable(session.track() == null);
+        send.setDisable(session.snapshot() == null);
         offerForms();
         trips.getChildren().clear();
         List<Trip> all = session.lane().trips().all();
@@ -151,18 +151,19 @@ public final class ExchangeView implements View {
 
     /** A bilingual file goes as it is; of a document, a bilingual file is made. */
     private void offerForms() {
-        List<SendOut.Form> forms = new ArrayList<>(List.of(SendOut.Form.REVIEW_COPY, SendOut.Form.BILINGUAL_FILE));
-        if (session.track() != null && session.track().isDocument()) {
-            forms.add(SendOut.Form.XLIFF_12);
+        List<CopyExport.Form> forms =
+                new ArrayList<>(List.of(CopyExport.Form.REVIEW_COPY, CopyExport.Form.BILINGUAL_FILE));
+        if (session.snapshot() != null && session.snapshot().isDocument()) {
+            forms.add(CopyExport.Form.XLIFF_12);
         }
         if (!form.getItems().equals(forms)) {
             form.getItems().setAll(forms);
-            form.setValue(SendOut.Form.REVIEW_COPY);
+            form.setValue(CopyExport.Form.REVIEW_COPY);
         }
     }
 
-    private String formWord(SendOut.Form each) {
-        boolean document = session.track() != null && session.track().isDocument();
+    private String formWord(CopyExport.Form each) {
+        boolean document = session.snapshot() != null && session.snapshot().isDocument();
         return Strings.say(
                 switch (each) {
                     case REVIEW_COPY -> "form.review-copy";
@@ -175,9 +176,9 @@ public final class ExchangeView implements View {
         return Strings.say("purpose." + purpose.name().toLowerCase(Locale.ROOT));
     }
 
-    private final class FormCell extends ListCell<SendOut.Form> {
+    private final class FormCell extends ListCell<CopyExport.Form> {
         @Override
-        protected void updateItem(SendOut.Form form, boolean empty) {
+        protected void updateItem(CopyExport.Form form, boolean empty) {
             super.updateItem(form, empty);
             setText(empty || form == null ? "" : formWord(form));
         }

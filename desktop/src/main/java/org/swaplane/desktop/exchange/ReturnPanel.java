@@ -20,7 +20,7 @@ import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.exchange.RowChange;
 import org.swaplane.exchange.StructureProblem;
-import org.swaplane.lane.BringBack;
+import org.swaplane.lane.ReturnImport;
 
 /** A copy that came back: problems of the table first, then three texts for every change, taken or kept one by one. */
 final class ReturnPanel extends VBox {
@@ -39,7 +39,8 @@ final class ReturnPanel extends VBox {
         this.session = session;
         getStyleClass().add("column");
         setId("return-panel");
-        take = Parts.primary("take-changes", "return.take", () -> session.takeReturned(Set.copyOf(chosen)));
+        take = Parts.primary(
+                "take-changes", "return.take", () -> session.exchange().take(Set.copyOf(chosen)));
         changes.setId("return-changes");
         changes.setCellFactory(list -> new ChangeCell());
         changes.setOnKeyPressed(event -> {
@@ -59,7 +60,7 @@ final class ReturnPanel extends VBox {
                 "return.choose-all",
                 () -> choose(change -> change.takeable().isPresent()));
         Button none = Parts.button("choose-none", "return.choose-none", () -> choose(change -> false));
-        Button leave = Parts.button("leave-returned", "return.leave", session::leaveReturned);
+        Button leave = Parts.button("leave-returned", "return.leave", session.exchange()::leave);
         getChildren()
                 .addAll(
                         Parts.row(about, summary),
@@ -68,7 +69,7 @@ final class ReturnPanel extends VBox {
                         Parts.styled(new FlowPane(sound, all, none, leave, take), "wrapped-row"));
     }
 
-    void show(BringBack.Recognised copy) {
+    void show(ReturnImport.Recognised copy) {
         setVisible(copy != null);
         setManaged(copy != null);
         chosen.clear();

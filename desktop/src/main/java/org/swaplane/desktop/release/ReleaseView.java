@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.Releasing;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.text.Dates;
@@ -40,10 +41,13 @@ public final class ReleaseView implements View {
         file.setWrapText(true);
         naming.setId("naming");
         naming.setPrefWidth(260);
-        naming.setOnAction(event -> session.setNaming(naming.getText().strip()));
+        naming.setOnAction(
+                event -> session.releasing().setNaming(naming.getText().strip()));
         naming.focusedProperty().addListener((property, before, focused) -> {
-            if (!focused && session.track() != null && !naming.getText().strip().equals(session.naming())) {
-                session.setNaming(naming.getText().strip());
+            if (!focused
+                    && session.track() != null
+                    && !naming.getText().strip().equals(session.releasing().naming())) {
+                session.releasing().setNaming(naming.getText().strip());
             }
         });
         override = Parts.row(Parts.quiet(Strings.say("release.override")), reason);
@@ -69,13 +73,14 @@ public final class ReleaseView implements View {
                         Parts.heading("release.receipts"),
                         scroll),
                 "view");
-        session.gateProperty().addListener((property, before, now) -> showGate());
+        session.releasing().gateProperty().addListener((property, before, now) -> show());
+        session.releasing().outlookProperty().addListener((property, before, now) -> show());
     }
 
     private void release() {
-        Gate gate = session.gateProperty().get();
+        Gate gate = session.releasing().gateProperty().get();
         if (gate != null && (gate.holds() || !reason.getText().isBlank())) {
-            session.release(gate.holds() ? "" : reason.getText().strip());
+            session.releasing().release(gate.holds() ? "" : reason.getText().strip());
             reason.clear();
         }
     }
@@ -92,15 +97,21 @@ public final class ReleaseView implements View {
 
     @Override
     public void refresh() {
-        session.refreshGate();
+        session.releasing().refresh();
+        show();
+    }
+
+    private void show() {
         receipts.getChildren().clear();
+        Releasing.Outlook outlook = session.releasing().outlookProperty().get();
         if (session.track() == null) {
             file.setText(Strings.say("empty.no-track"));
-        } else {
-            file.setText(session.releaseTarget().toString());
-            naming.setText(session.naming());
-            session.lane().proofs().receipts(session.track()).forEach(each -> receipts.getChildren()
-                    .add(row(each)));
+        } else if (outlook != null) {
+            file.setText(outlook.file().toString());
+            outlook.receipts().forEach(each -> receipts.getChildren().add(row(each)));
+        }
+        if (!naming.isFocused()) {
+            naming.setText(session.releasing().naming());
         }
         if (receipts.getChildren().isEmpty()) {
             receipts.getChildren().add(Parts.quiet(Strings.say("release.no-receipts")));
@@ -110,7 +121,7 @@ public final class ReleaseView implements View {
 
     private void showGate() {
         conditions.getChildren().clear();
-        Gate gate = session.gateProperty().get();
+        Gate gate = session.releasing().gateProperty().get();
         if (session.track() != null && gate != null) {
             gate.conditions().forEach(condition -> conditions.getChildren().add(row(condition)));
         } else {
@@ -123,7 +134,7 @@ public final class ReleaseView implements View {
     }
 
     private void showButton() {
-        Gate gate = session.gateProperty().get();
+        Gate gate = session.releasing().gateProperty().get();
         release.setDisable(session.track() == null
                 || gate == null
                 || !gate.holds() && reason.getText().isBlank());

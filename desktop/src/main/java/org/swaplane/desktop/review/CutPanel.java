@@ -37,7 +37,7 @@ final class CutPanel extends VBox {
 
     void show(int segment) {
         index = segment;
-        source.setText(session.track().segment(segment).source().plainText());
+        source.setText(session.snapshot().segment(segment).source().plainText());
     }
 
     /** To the cursor, which Enter splits at. */

@@ -19,7 +19,7 @@ import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
-import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackSnapshot;
 
 /** The document as it reads, paragraph by paragraph, beside its source: what will be delivered, without tags. */
 final class ReadingPane extends VBox {
@@ -51,8 +51,8 @@ final class ReadingPane extends VBox {
     }
 
     /** Reads the track as it stands now; the paragraph of the segment in hand is selected. */
-    void show(Track track) {
-        int inHand = session.inHandProperty().get();
+    void show(TrackSnapshot track) {
+        int inHand = session.currentProperty().get();
         session.background()
                 .run(Strings.say("task.read", track.name()), progress -> paragraphs(track.current()), all -> {
                     list.getItems().setAll(all);
@@ -117,11 +117,11 @@ final class ReadingPane extends VBox {
             int index = paragraph.first();
             place.setText(paragraph.segments().get(0).unit());
             TextLanguage.of(
-                            session.sourceLanguage(index),
+                            session.snapshot().sourceLanguage(index),
                             session.directions(index).source())
                     .apply(source);
             TextLanguage.of(
-                            session.targetLanguage(index),
+                            session.snapshot().targetLanguage(index),
                             session.directions(index).target())
                     .apply(target);
             source.clear();

@@ -1,6 +1,7 @@
 package org.swaplane.desktop.review;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -12,7 +13,7 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.lane.StepKind;
-import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackSnapshot;
 
 /** Which segments are listed, and what the keys do with the one in hand. */
 final class ReviewModel {
@@ -47,6 +48,11 @@ final class ReviewModel {
         return listed;
     }
 
+    /** Where a segment stands in the list, which is in the order of the file; negative where it is not in it. */
+    int position(int index) {
+        return Collections.binarySearch(listed, index);
+    }
+
     /** {@code wantedPart} is the index of a part of the document, negative for all. */
     void filter(Filter chosen, int wantedPart, String wanted) {
         filter = chosen;
@@ -58,7 +64,7 @@ final class ReviewModel {
     /** Makes the list anew; the segment in hand stays in hand when it is still listed. */
     void list() {
         List<Integer> found = new ArrayList<>();
-        Track track = session.track();
+        TrackSnapshot track = session.snapshot();
         for (int i = 0; track != null && i < track.size(); i++) {
             if (matches(track, i)) {
                 found.add(i);
@@ -67,17 +73,18 @@ final class ReviewModel {
         if (!found.equals(listed)) {
             listed.setAll(found);
         }
-        if (!found.isEmpty() && !found.contains(session.inHandProperty().get())) {
-            session.inHandProperty().set(found.get(0));
+        if (!found.isEmpty()
+                && Collections.binarySearch(found, session.currentProperty().get()) < 0) {
+            session.currentProperty().set(found.get(0));
         }
     }
 
-    private boolean matches(Track track, int index) {
+    private boolean matches(TrackSnapshot track, int index) {
         Segment segment = track.segment(index);
         boolean inFilter =
                 switch (filter) {
                     case ALL -> true;
-                    case OPEN -> isOpen(track, index);
+                    case OPEN -> track.isOpen(index);
                     case INITIAL -> isIn(State.INITIAL, track, index);
                     case TRANSLATED -> isIn(State.TRANSLATED, track, index);
                     case REVIEWED -> isIn(State.REVIEWED, track, index);
@@ -96,7 +103,7 @@ final class ReviewModel {
                 && (text.isEmpty() || contains(track.segment(index).source()) || contains(track.target(index)));
     }
 
-    private static boolean isIn(State state, Track track, int index) {
+    private static boolean isIn(State state, TrackSnapshot track, int index) {
         return !track.segment(index).locked() && track.state(index) == state;
     }
 
@@ -104,22 +111,17 @@ final class ReviewModel {
         return content.plainText().toLowerCase(Locale.ROOT).contains(text);
     }
 
-    private static boolean isOpen(Track track, int index) {
-        return !track.segment(index).locked() && track.state(index).compareTo(State.REVIEWED) < 0;
-    }
-
     /** Marks the segment in hand as reviewed and goes to the next open one. */
     void reviewed() {
-        int index = session.inHandProperty().get();
+        int index = session.currentProperty().get();
         setState(State.REVIEWED);
-        nextOpen(index).ifPresent(session.inHandProperty()::set);
+        nextOpen(index).ifPresent(session.currentProperty()::set);
     }
 
     /** Sets the state of the segment in hand, where there is something that can have one. */
     void setState(State state) {
-        int index = session.inHandProperty().get();
-        Track track = session.track();
-        track.endTyping();
+        int index = session.currentProperty().get();
+        TrackSnapshot track = session.snapshot();
         if (!track.segment(index).locked() && !track.target(index).isEmpty()) {
             session.editing().setState(index, state);
         }
@@ -127,10 +129,10 @@ final class ReviewModel {
 
     /** The next open segment of the list, from the top again after the last. */
     private Optional<Integer> nextOpen(int index) {
-        int at = Math.max(0, listed.indexOf(index));
+        int at = Math.max(0, position(index));
         for (int i = 1; i <= listed.size(); i++) {
             int candidate = listed.get((at + i) % listed.size());
-            if (candidate != index && isOpen(session.track(), candidate)) {
+            if (candidate != index && session.snapshot().isOpen(candidate)) {
                 return Optional.of(candidate);
             }
         }
@@ -139,34 +141,33 @@ final class ReviewModel {
 
     /** Goes up or down in the list. */
     void move(int by) {
-        if (session.track() != null && !listed.isEmpty()) {
-            session.track().endTyping();
-            int at = Math.max(0, listed.indexOf(session.inHandProperty().get()));
-            session.inHandProperty().set(listed.get(Math.max(0, Math.min(listed.size() - 1, at + by))));
+        if (session.hasSegments() && !listed.isEmpty()) {
+            int at = Math.max(0, position(session.currentProperty().get()));
+            session.currentProperty().set(listed.get(Math.max(0, Math.min(listed.size() - 1, at + by))));
         }
     }
 
     void copySource() {
-        int index = session.inHandProperty().get();
-        if (!session.track().segment(index).locked()) {
-            session.editing().setTarget(index, session.track().segment(index).source(), StepKind.COPIED);
+        int index = session.currentProperty().get();
+        if (!session.snapshot().segment(index).locked()) {
+            session.editing().setTarget(index, session.snapshot().segment(index).source(), StepKind.COPIED);
         }
     }
 
     /** Makes the n-th proposal of the file the target of the segment in hand. */
     void takeProposal(int proposal) {
-        int index = session.inHandProperty().get();
-        if (!session.track().segment(index).locked()) {
+        int index = session.currentProperty().get();
+        if (!session.snapshot().segment(index).locked()) {
             session.editing().takeProposal(index, proposal);
         }
     }
 
     void toggleLock() {
-        session.editing().toggleLock(session.inHandProperty().get());
+        session.editing().toggleLock(session.currentProperty().get());
     }
 
     void fixFirst() {
-        session.checking().open(session.inHandProperty().get()).stream()
+        session.checking().open(session.currentProperty().get()).stream()
                 .filter(finding -> finding.suggestion().isPresent())
                 .findFirst()
                 .ifPresent(session.editing()::fix);
@@ -175,8 +176,10 @@ final class ReviewModel {
     /** The first tag of the source that {@code target} does not have yet. */
     Optional<Tag> nextMissingTag(Content target) {
         List<Tag> left = new ArrayList<>(target.tags());
-        for (Tag tag :
-                session.track().segment(session.inHandProperty().get()).source().tags()) {
+        for (Tag tag : session.snapshot()
+                .segment(session.currentProperty().get())
+                .source()
+                .tags()) {
             Optional<Tag> counterpart = left.stream().filter(tag::matches).findFirst();
             if (counterpart.isEmpty()) {
                 return Optional.of(tag);

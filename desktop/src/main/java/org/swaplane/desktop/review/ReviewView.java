@@ -22,15 +22,15 @@ import org.fxmisc.flowless.VirtualizedScrollPane;
 import org.swaplane.content.Tag;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.session.Message;
+import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Part;
 import org.swaplane.document.State;
-import org.swaplane.lane.Track;
 
 /** All segments, source and target side by side; the one in hand is open. */
 public final class ReviewView implements View {
@@ -53,12 +53,14 @@ public final class ReviewView implements View {
     /** The history is read from the lane; while somebody types or leafs through it can wait. */
     private final PauseTransition sideLater = new PauseTransition(Duration.millis(120));
 
-    private Track shown;
+    /** The document whose segments are listed. */
+    private BilingualDocument shown;
 
     public ReviewView(LaneSession session, FileOpener opener) {
         this.opener = opener;
         this.reading = new ReadingPane(session, this::editAt);
-        this.openTarget = Parts.button("open-target", "reading.open", () -> session.openTarget(opener));
+        this.openTarget = Parts.button(
+                "open-target", "reading.open", () -> session.releasing().openTarget(opener));
         this.session = session;
         this.model = new ReviewModel(session);
         this.bench = new SegmentBench(session);
@@ -77,17 +79,17 @@ public final class ReviewView implements View {
         read.setFocusTraversable(false);
         read.selectedProperty().addListener((property, before, reads) -> showReading(reads));
         showReading(false);
-        sideLater.setOnFinished(event -> side.show(session.inHandProperty().get()));
-        session.inHandProperty().addListener((property, before, now) -> inHandChanged());
+        sideLater.setOnFinished(event -> side.show(session.currentProperty().get()));
+        session.currentProperty().addListener((property, before, now) -> inHandChanged());
     }
 
     private void showReading(boolean reads) {
         Parts.showIf(reading, reads);
         Parts.showIf(split, !reads);
         List.of(text, filter, listed).forEach(each -> Parts.showIf(each, !reads));
-        if (reads && session.track() != null) {
-            session.track().endTyping();
-            reading.show(session.track());
+        if (reads && session.hasSegments()) {
+            session.editing().endStep();
+            reading.show(session.snapshot());
         } else if (!reads) {
             bench.focusEditor();
         }
@@ -95,7 +97,7 @@ public final class ReviewView implements View {
 
     private void editAt(int index) {
         read.setSelected(false);
-        session.inHandProperty().set(index);
+        session.currentProperty().set(index);
     }
 
     private SegmentRow row(int index) {
@@ -138,14 +140,13 @@ public final class ReviewView implements View {
     }
 
     private void clearPrefilled(boolean reviewedToo) {
-        session.track().endTyping();
         int cleared = session.editing().clearPrefilled(reviewedToo);
-        session.say(Message.Tone.DONE, Strings.say("review.cleared", cleared));
+        session.notify(Notification.Tone.DONE, Strings.say("review.cleared", cleared));
     }
 
     /** Adds what the keys do here to the table. */
     public void addCommands(Commands commands) {
-        BooleanSupplier here = () -> session.viewProperty().get() == ViewId.REVIEW && session.track() != null;
+        BooleanSupplier here = () -> session.viewProperty().get() == ViewId.REVIEW && session.hasSegments();
         commands.add("reviewed", "Shortcut+Enter", here, model::reviewed);
         commands.add("open-again", "Shortcut+Shift+Enter", here, () -> model.setState(State.TRANSLATED));
         commands.add("final", "", here, () -> model.setState(State.FINAL));
@@ -161,20 +162,19 @@ public final class ReviewView implements View {
         commands.add("propagate", "Shortcut+Shift+R", here, this::propagate);
         commands.add("fix", "Alt+F", here, model::fixFirst);
         BooleanSupplier inDocument =
-                () -> here.getAsBoolean() && session.track().isDocument();
+                () -> here.getAsBoolean() && session.snapshot().isDocument();
         commands.add("join-segment", "Alt+J", inDocument, () -> side.cut().join());
         commands.add("split-segment", "Alt+S", inDocument, () -> side.cut().focusSource());
         commands.add("read-through", "Alt+R", here, () -> read.setSelected(!read.isSelected()));
-        commands.add("open-target", "", here, () -> session.openTarget(opener));
+        commands.add("open-target", "", here, () -> session.releasing().openTarget(opener));
         commands.add("filter", "Shortcut+F", here, text::requestFocus);
         commands.add("undo", "Shortcut+Z", () -> session.track() != null, this::undo);
         commands.add("redo", "Shortcut+Shift+Z", () -> session.track() != null, session.editing()::redo);
     }
 
     private void propagate() {
-        session.track().endTyping();
-        int count = session.editing().propagate(session.inHandProperty().get());
-        session.say(Message.Tone.DONE, Strings.say("review.propagated", count));
+        int count = session.editing().propagate(session.currentProperty().get());
+        session.notify(Notification.Tone.DONE, Strings.say("review.propagated", count));
     }
 
     private void insertTag() {
@@ -216,8 +216,10 @@ public final class ReviewView implements View {
 
     @Override
     public void refresh() {
-        if (shown != session.track()) {
-            shown = session.track();
+        BilingualDocument now =
+                session.snapshot() == null ? null : session.snapshot().document();
+        if (shown != now) {
+            shown = now;
             listParts();
             model.list();
             read.setSelected(false);
@@ -228,7 +230,7 @@ public final class ReviewView implements View {
 
     /** The files within the file, where there are several. */
     private void listParts() {
-        List<Part> parts = shown == null ? List.of() : shown.document().parts();
+        List<Part> parts = shown == null ? List.of() : shown.parts();
         part.getItems().setAll(Strings.say("review.all-parts"));
         parts.forEach(each -> part.getItems().add(Strings.say("review.part", each.name(), each.targetLanguage())));
         part.getSelectionModel().select(0);
@@ -237,7 +239,7 @@ public final class ReviewView implements View {
     }
 
     private void showInHand() {
-        int position = model.listed().indexOf(session.inHandProperty().get());
+        int position = model.position(session.currentProperty().get());
         if (position < 0 && !model.listed().isEmpty()) {
             return;
         }

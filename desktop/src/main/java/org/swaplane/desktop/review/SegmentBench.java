@@ -13,10 +13,13 @@ import javafx.scene.layout.VBox;
 import org.swaplane.check.Finding;
 import org.swaplane.check.Pairing;
 import org.swaplane.content.Content;
+import org.swaplane.content.TagNotation;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Segment;
+import org.swaplane.lane.Conflict;
 
 /** Where the segment in hand is worked at: editor, limit, pairing strip, findings with their fix. There is one, and it moves. */
 final class SegmentBench extends VBox {
@@ -59,10 +62,10 @@ final class SegmentBench extends VBox {
             }
             place.getChildren().setAll(writing);
         }
-        Segment now = session.track().segment(segment);
+        Segment now = session.snapshot().segment(segment);
         if (index != segment
                 || !now.equals(loaded)
-                || !editor.content().equals(session.track().target(segment))) {
+                || !editor.content().equals(session.snapshot().target(segment))) {
             index = segment;
             loaded = now;
             load();
@@ -76,17 +79,18 @@ final class SegmentBench extends VBox {
     private void load() {
         loading = true;
         editor.language(TextLanguage.of(
-                session.targetLanguage(index), session.directions(index).target()));
-        editor.load(loaded.source(), session.track().target(index));
+                session.snapshot().targetLanguage(index),
+                session.directions(index).target()));
+        editor.load(loaded.source(), session.snapshot().target(index));
         editor.setEditable(!loaded.locked());
         loading = false;
     }
 
     private void showAround() {
-        Content target = session.track().target(index);
+        Content target = session.snapshot().target(index);
         Pairing pairs = loaded.locked()
                 ? new Pairing(List.of(), List.of(), List.of())
-                : Pairing.of(session.track().checked(index));
+                : Pairing.of(session.snapshot().checked(index));
         pairing.show(pairs);
         pairingScroll.setVisible(!pairs.isEmpty());
         pairingScroll.setManaged(!pairs.isEmpty());
@@ -97,6 +101,8 @@ final class SegmentBench extends VBox {
             writing.getChildren().add(limit);
         }
         findings.getChildren().clear();
+        session.editing().conflict(index).ifPresent(conflict -> findings.getChildren()
+                .add(row(conflict)));
         session.checking().open(index).forEach(finding -> findings.getChildren().add(row(finding)));
     }
 
@@ -114,10 +120,32 @@ final class SegmentBench extends VBox {
         return row;
     }
 
+    /** What somebody wrote here and could not be kept, since the segment had become another meanwhile. */
+    private HBox row(Conflict conflict) {
+        String written = TagNotation.write(conflict.wanted().after().target(), loaded.source());
+        Label message = Parts.styled(new Label(Strings.say("editing.conflict", written)), "stop-text");
+        message.setWrapText(true);
+        message.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(message, Priority.ALWAYS);
+        HBox row = Parts.styled(new HBox(message), "bench-finding");
+        row.setId("conflict");
+        row.getChildren()
+                .addAll(
+                        Parts.styled(
+                                Parts.button("conflict-mine", "editing.conflict-mine", () -> session.editing()
+                                        .putBack(index)),
+                                "small"),
+                        Parts.styled(
+                                Parts.button("conflict-leave", "editing.conflict-leave", () -> session.editing()
+                                        .dismissConflict(index)),
+                                "small"));
+        return row;
+    }
+
     private void typed() {
         if (!loading && index >= 0 && editor.isEditable()) {
             Content content = editor.content();
-            if (!content.equals(session.track().target(index))) {
+            if (!content.equals(session.snapshot().target(index))) {
                 session.editing().type(index, content);
             }
         }

@@ -20,7 +20,7 @@ import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Segment;
-import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.lane.Value;
 
 /** One segment of the list; the one in hand opens up and holds the bench on which it is worked at. */
@@ -57,9 +57,8 @@ final class SegmentRow implements Cell<Integer, Node> {
         grid.addRow(0, number, source, targetCell, states);
         grid.getChildren().forEach(child -> GridPane.setValignment(child, VPos.TOP));
         grid.setOnMousePressed(event -> {
-            if (session.inHandProperty().get() != this.index) {
-                session.track().endTyping();
-                session.inHandProperty().set(this.index);
+            if (session.currentProperty().get() != this.index) {
+                session.currentProperty().set(this.index);
             }
         });
         updateItem(index);
@@ -87,12 +86,12 @@ final class SegmentRow implements Cell<Integer, Node> {
 
     /** Draws the segment as it stands now. */
     void refresh() {
-        Track track = session.track();
+        TrackSnapshot track = session.snapshot();
         if (track == null || index >= track.size()) {
             return;
         }
         Segment segment = track.segment(index);
-        boolean inHand = session.inHandProperty().get() == index;
+        boolean inHand = session.currentProperty().get() == index;
         List<Finding> findings = session.checking().open(index);
         Shown now = new Shown(segment, track.value(index), findings, inHand);
         if (now.equals(shown) && !inHand) {
@@ -100,9 +99,13 @@ final class SegmentRow implements Cell<Integer, Node> {
         }
         shown = now;
         TagNumbers numbers = TagNumbers.of(segment.source());
-        TextLanguage.of(session.sourceLanguage(index), session.directions(index).source())
+        TextLanguage.of(
+                        session.snapshot().sourceLanguage(index),
+                        session.directions(index).source())
                 .apply(source);
-        TextLanguage.of(session.targetLanguage(index), session.directions(index).target())
+        TextLanguage.of(
+                        session.snapshot().targetLanguage(index),
+                        session.directions(index).target())
                 .apply(target);
         number.setText(String.valueOf(index + 1));
         source.show(

@@ -17,7 +17,7 @@ import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.lane.HistoryEntry;
 import org.swaplane.lane.SegmentRemark;
-import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackSnapshot;
 
 /** Beside the list: what the file and people say of the segment in hand, and what happened to it. */
 final class SegmentSide extends ScrollPane {
@@ -43,7 +43,7 @@ final class SegmentSide extends ScrollPane {
 
     void show(int index) {
         content.getChildren().clear();
-        Track track = session.track();
+        TrackSnapshot track = session.snapshot();
         if (track == null || index >= track.size() || !session.isOpen()) {
             return;
         }
@@ -59,7 +59,8 @@ final class SegmentSide extends ScrollPane {
             add(Parts.quiet(Strings.say("side.score", segment.about().score())));
         }
         TextLanguage language = TextLanguage.of(
-                session.targetLanguage(index), session.directions(index).target());
+                session.snapshot().targetLanguage(index),
+                session.directions(index).target());
         showProposals(index, segment, language);
         add(Parts.heading("side.notes"));
         boolean any = false;
@@ -67,8 +68,8 @@ final class SegmentSide extends ScrollPane {
             add(entry(caption(note), note.text()));
             any = true;
         }
-        for (SegmentRemark remark : session.lane().trips().remarks(track.id())) {
-            if (remark.segment() == index) {
+        for (SegmentRemark remark : session.lane().trips().remarks(track.track().id())) {
+            if (remark.key().equals(segment.key())) {
                 add(entry(Strings.say("side.remark", remark.author()), remark.text()));
                 any = true;
             }
@@ -81,9 +82,19 @@ final class SegmentSide extends ScrollPane {
             add(cut);
         }
         add(Parts.heading("side.history"));
-        track.history(index).forEach(change -> add(inLanguage(language, history(change, segment))));
-        add(inLanguage(
-                language, entry(Strings.say("side.as-came"), TagNotation.write(segment.target(), segment.source()))));
+        VBox entries = Parts.styled(new VBox(), "column");
+        add(entries);
+        session.background()
+                .read(
+                        Strings.say("task.history"),
+                        progress -> track.track().history(segment.key()),
+                        read -> read.forEach(change -> entries.getChildren()
+                                .add(entries.getChildren().size() - 1, inLanguage(language, history(change, segment)))),
+                        session::failed);
+        entries.getChildren()
+                .add(inLanguage(
+                        language,
+                        entry(Strings.say("side.as-came"), TagNotation.write(segment.target(), segment.source()))));
     }
 
     /** What the file proposes as translation. */

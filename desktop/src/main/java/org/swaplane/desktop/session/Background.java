@@ -1,35 +1,43 @@
 package org.swaplane.desktop.session;
 
+import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
-import javafx.beans.property.ReadOnlyDoubleProperty;
-import javafx.beans.property.ReadOnlyDoubleWrapper;
-import javafx.beans.property.ReadOnlyStringProperty;
-import javafx.beans.property.ReadOnlyStringWrapper;
-import javafx.concurrent.Task;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
 import org.swaplane.task.CancelledException;
 import org.swaplane.task.Progress;
 
-/** Starts all long work, one piece after the other, away from the window; shows the progress of the one that runs. */
+/**
+ * Starts all long work, away from the window, and shows what runs. There are two queues: what reads a track that somebody waits for
+ * does not wait itself for a check of the whole lane. Whatever was done is said so, also when it was cancelled too late.
+ */
 public final class Background {
-    private final ExecutorService executor = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "background");
-        thread.setDaemon(true);
-        return thread;
-    });
-    private final ReadOnlyStringWrapper words = new ReadOnlyStringWrapper("");
-    private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper(-1);
+    private final ExecutorService work = queue("background");
+    private final ExecutorService reading = queue("reading");
+    private final Executor window;
+    private final ObservableList<RunningTask> tasks = FXCollections.observableArrayList();
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
     private final Consumer<Throwable> failed;
-    private Task<?> running;
     private int waiting;
 
-    /** Every failure goes to {@code failed}, on the window's thread. */
-    public Background(Consumer<Throwable> failed) {
+    /** {@code window} runs what belongs to the window's thread; every failure goes to {@code failed} there. */
+    public Background(Executor window, Consumer<Throwable> failed) {
+        this.window = window;
         this.failed = failed;
+    }
+
+    private static ExecutorService queue(String name) {
+        return Executors.newSingleThreadExecutor(work -> {
+            Thread thread = new Thread(work, name);
+            thread.setDaemon(true);
+            return thread;
+        });
     }
 
     /** Work in the background. */
@@ -37,48 +45,58 @@ public final class Background {
         T run(Progress progress) throws Exception;
     }
 
-    /** Runs {@code job} after those that wait, named in {@code what}; gives its result to {@code done} on the window's thread. */
-    public <T> void run(String what, Job<T> job, Consumer<T> done) {
-        Task<T> task = new Task<>() {
-            @Override
-            protected T call() throws Exception {
-                return job.run(new Progress() {
-                    @Override
-                    public void at(long done, long total) {
-                        updateProgress(total == 0 ? -1 : done, total);
-                    }
+    /** Runs {@code job} after those that wait, named in {@code words}; gives its result to {@code done} on the window's thread. */
+    public <T> void run(String words, Job<T> job, Consumer<T> done) {
+        run(work, words, job, done, failed);
+    }
 
-                    @Override
-                    public boolean cancelled() {
-                        return isCancelled();
-                    }
-                });
-            }
-        };
-        task.setOnRunning(event -> {
-            running = task;
-            words.set(what);
-            progress.bind(task.progressProperty());
-        });
-        task.setOnSucceeded(event -> ended(task, () -> done.accept(task.getValue())));
-        task.setOnCancelled(event -> ended(task, () -> {}));
-        task.setOnFailed(event -> ended(task, () -> {
-            if (!(task.getException() instanceof CancelledException)) {
-                failed.accept(task.getException());
-            }
-        }));
+    /** The same of what reads a track that somebody waits for; a failure goes to {@code otherwise}. */
+    public <T> void read(String words, Job<T> job, Consumer<T> done, Consumer<Throwable> otherwise) {
+        run(reading, words, job, done, otherwise);
+    }
+
+    private <T> void run(
+            ExecutorService queue, String words, Job<T> job, Consumer<T> done, Consumer<Throwable> otherwise) {
+        RunningTask task = new RunningTask(words);
         waiting++;
         busy.set(true);
-        executor.execute(task);
+        try {
+            queue.execute(() -> execute(task, job, done, otherwise));
+        } catch (RejectedExecutionException e) {
+            // The window is closing.
+            ended(task, () -> {});
+        }
+    }
+
+    private <T> void execute(RunningTask task, Job<T> job, Consumer<T> done, Consumer<Throwable> otherwise) {
+        if (task.isCancelled()) {
+            window.execute(() -> ended(task, () -> {}));
+            return;
+        }
+        window.execute(() -> tasks.add(task));
+        try {
+            T result = job.run(task.progress(latest(task)));
+            window.execute(() -> ended(task, () -> done.accept(result)));
+        } catch (CancelledException e) {
+            window.execute(() -> ended(task, () -> {}));
+        } catch (Exception | Error e) {
+            window.execute(() -> ended(task, () -> otherwise.accept(e)));
+        }
+    }
+
+    /** Of what is reported faster than it can be shown, the newest is shown. */
+    private RunningTask.Shares latest(RunningTask task) {
+        AtomicReference<Double> newest = new AtomicReference<>();
+        return share -> {
+            if (newest.getAndSet(share) == null) {
+                window.execute(() -> task.showShare(newest.getAndSet(null)));
+            }
+        };
     }
 
     /** What follows may start another task; between the two nobody sees the window idle. */
-    private void ended(Task<?> task, Runnable after) {
-        if (running == task) {
-            running = null;
-            progress.unbind();
-            words.set("");
-        }
+    private void ended(RunningTask task, Runnable after) {
+        tasks.remove(task);
         try {
             after.run();
         } finally {
@@ -87,20 +105,14 @@ public final class Background {
         }
     }
 
-    /** Stops what runs now. */
+    /** Asks everything that runs now to stop. */
     public void cancel() {
-        if (running != null) {
-            running.cancel(false);
-        }
+        tasks.forEach(RunningTask::cancel);
     }
 
-    public ReadOnlyStringProperty wordsProperty() {
-        return words.getReadOnlyProperty();
-    }
-
-    /** From 0 to 1, or negative when it is not known. */
-    public ReadOnlyDoubleProperty progressProperty() {
-        return progress.getReadOnlyProperty();
+    /** What runs now. */
+    public ObservableList<RunningTask> tasks() {
+        return tasks;
     }
 
     public ReadOnlyBooleanProperty busyProperty() {
@@ -108,6 +120,8 @@ public final class Background {
     }
 
     public void close() {
-        executor.shutdownNow();
+        tasks.forEach(RunningTask::cancel);
+        work.shutdown();
+        reading.shutdown();
     }
 }

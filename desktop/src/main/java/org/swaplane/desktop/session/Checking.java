@@ -4,16 +4,15 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import org.swaplane.check.CheckMaterial;
 import org.swaplane.check.CheckRun;
-import org.swaplane.check.DocumentCheck;
 import org.swaplane.check.Finding;
 import org.swaplane.check.OwnPattern;
 import org.swaplane.check.Profile;
@@ -22,41 +21,63 @@ import org.swaplane.desktop.text.Strings;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
 import org.swaplane.lane.CheckReports;
+import org.swaplane.lane.LiveFindings;
 import org.swaplane.lane.SetAside;
 import org.swaplane.lane.StepKind;
 import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackFindings;
+import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
-/** The checks of the lane's profile over the track in hand: what they found, and what people do about it. */
+/** The checks of the lane's profile over the track that is shown, or the whole lane: what they found, and what people do about it. */
 public final class Checking {
     private final LaneSession session;
-    private final Map<Integer, List<Finding>> findings = new TreeMap<>();
+    private final LiveFindings live;
     private Profile profile;
     /** Set by the work in the background that reads the files of the profile; whatever waits behind it checks by it. */
     private volatile CheckRun checks;
 
-    private Optional<DocumentCheck> document = Optional.empty();
-    /** Asked for by many views after each change; null when it must be found out anew. */
-    private List<Finding> open;
-    /** What was found in each file when all were checked as one, by track. */
-    private Map<Long, List<Finding>> everywhere = Map.of();
+    /** Whether all tracks are checked as one, and not only the one that is shown. */
+    private boolean wholeLane;
 
-    /** What was found when a track was chosen. */
-    record Prepared(DocumentCheck document, Map<Integer, List<Finding>> findings) {}
-
-    Checking(LaneSession session) {
+    Checking(LaneSession session, Executor window) {
         this.session = session;
+        this.live = new LiveFindings(session.lane(), new Listener(window));
         readProfile();
+    }
+
+    /** Brings what the checks say to the window's thread. */
+    private final class Listener implements LiveFindings.Listener {
+        private final Executor window;
+
+        private Listener(Executor window) {
+            this.window = window;
+        }
+
+        @Override
+        public void changed(Map<Track, TrackFindings> findings) {
+            window.execute(() -> session.changed(Topic.FINDINGS));
+        }
+
+        @Override
+        public void outdated(List<Track> tracks) {
+            window.execute(Checking.this::check);
+        }
+
+        @Override
+        public void failed(Throwable failure) {
+            window.execute(() -> session.failed(failure));
+        }
     }
 
     /** Takes the lane's profile as it is now; the files that it names are read before anything else is checked. */
     void readProfile() {
         try {
-            profile = session.lane().profile();
+            profile = session.lane().settings().profile();
         } catch (CannotProceedException e) {
             profile = Profile.DEFAULT;
-            session.say(Message.Tone.FAILED, e.getMessage());
+            session.notify(Notification.Tone.FAILED, e.getMessage());
         }
         Profile asked = profile.withTerms(List.of()).withDictionaries(Map.of());
         if (asked.equals(profile)) {
@@ -69,7 +90,7 @@ public final class Checking {
                         Strings.say("task.profile"),
                         progress -> {
                             checks = CheckRun.of(asked, CheckMaterial.NONE);
-                            checks = session.lane().checks();
+                            checks = session.lane().references().checks();
                             return checks;
                         },
                         read -> {});
@@ -87,7 +108,7 @@ public final class Checking {
     /** Makes this the lane's profile and checks everything by it. */
     public void setProfile(Profile other) {
         if (!other.equals(profile)) {
-            session.lane().setProfile(other);
+            session.lane().settings().setProfile(other).whenComplete(session::sayFailure);
             profileChanged();
         }
     }
@@ -95,9 +116,8 @@ public final class Checking {
     /** Checks everything anew by what the lane's profile is now. */
     void profileChanged() {
         readProfile();
-        everywhere = Map.of();
-        if (session.track() != null) {
-            session.check(session.track());
+        if (session.snapshot() != null) {
+            check();
         }
     }
 
@@ -115,14 +135,14 @@ public final class Checking {
                 .run(
                         Strings.say("task.profile"),
                         progress -> {
-                            session.lane().keepTermList(Source.of(file));
+                            session.lane().references().keepTermList(Source.of(file));
                             return file;
                         },
                         kept -> profileChanged());
     }
 
     /** What a pattern that is tried found, and where. */
-    public record Trial(Track track, Finding finding) {}
+    public record Trial(TrackSnapshot track, Finding finding) {}
 
     /** Finds what a pattern that is no part of the profile yet would find in the lane, the track in hand first, up to so many. */
     public void tryOut(OwnPattern pattern, int most, Consumer<List<Trial>> shown) {
@@ -136,8 +156,9 @@ public final class Checking {
                             List<Trial> trials = new ArrayList<>();
                             for (Track track : tracks) {
                                 int left = most - trials.size();
-                                CheckRun.found(pattern, track.size(), track::checked, left, progress)
-                                        .forEach(finding -> trials.add(new Trial(track, finding)));
+                                TrackSnapshot now = track.now(progress);
+                                CheckRun.found(pattern, now.size(), now::checked, left, progress)
+                                        .forEach(finding -> trials.add(new Trial(now, finding)));
                             }
                             return trials;
                         },
@@ -153,147 +174,139 @@ public final class Checking {
                             NewFile.write(file, true, out -> out.write(json));
                             return file;
                         },
-                        saved -> session.say(Message.Tone.DONE, Strings.say("checks.profile-saved", saved)));
+                        saved -> session.notify(Notification.Tone.DONE, Strings.say("checks.profile-saved", saved)));
     }
 
-    void forget() {
-        open = null;
-        findings.clear();
-        document = Optional.empty();
+    /** Another track is shown; what was found in it as a part of the lane still holds. */
+    void chosen() {
+        if (!wholeLane) {
+            live.forget();
+        }
     }
 
-    Prepared prepare(Track track, Progress progress) {
-        DocumentCheck whole = checks.over(track.size(), track::checked);
-        Map<Integer, List<Finding>> found = new TreeMap<>();
-        whole.run(progress, found::put);
-        return new Prepared(whole, found);
+    /** The track that is shown has been read. */
+    void loaded() {
+        if (here().isEmpty()) {
+            check();
+        }
     }
 
-    void show(Prepared prepared) {
-        open = null;
-        document = Optional.of(prepared.document());
-        findings.clear();
-        findings.putAll(prepared.findings());
-        addAcrossFiles();
+    /** What was found in the track that is shown; empty until it is checked, and where that was cancelled. */
+    private Optional<TrackFindings> here() {
+        return session.snapshot() == null
+                ? Optional.empty()
+                : Optional.ofNullable(live.findings().get(session.track()))
+                        .filter(found -> found.fit(session.snapshot()));
     }
 
-    /** What is not the same as in another file is found only when all are checked as one. */
-    private void addAcrossFiles() {
-        open = null;
-        everywhere.getOrDefault(session.track().id(), List.of()).stream()
-                .filter(finding -> finding.check().startsWith("inconsistent"))
-                .forEach(finding -> {
-                    List<Finding> here = new ArrayList<>(findings.getOrDefault(finding.segment(), List.of()));
-                    if (!here.contains(finding)) {
-                        here.add(finding);
-                        findings.put(finding.segment(), here);
-                    }
-                });
+    /** Whether the track that is shown was checked. */
+    public boolean isMade() {
+        return here().isPresent();
     }
 
-    /** Checks segments again that changed, and all that depend on them. */
-    void again(Track of, Collection<Integer> segments) {
-        if (of != session.track()) {
+    /** Checks the track that is shown anew, or the whole lane where that is what is checked. */
+    public void check() {
+        Track of = session.track();
+        if (of == null) {
             return;
         }
-        open = null;
-        document.map(whole -> whole.again(segments))
-                .ifPresent(again -> again.forEach((index, found) -> {
-                    if (found.isEmpty()) {
-                        findings.remove(index);
-                    } else {
-                        findings.put(index, found);
-                    }
-                }));
+        if (wholeLane) {
+            checkAll();
+            return;
+        }
+        session.background()
+                .run(
+                        Strings.say("task.check", of.name()),
+                        progress -> {
+                            live.check(List.of(of), checks, progress);
+                            return of;
+                        },
+                        done -> session.changed(Topic.FINDINGS));
     }
 
-    /** Whether the track in hand was checked; not before the first time, and not where that was cancelled. */
-    public boolean isMade() {
-        return document.isPresent();
+    /** Checks all files of the lane as one: also what is not the same in two of them is found then. It stays so from now on. */
+    public void checkAll() {
+        List<Track> tracks = session.lane().tracks();
+        session.background()
+                .run(
+                        Strings.say("task.check-all", tracks.size()),
+                        progress -> {
+                            live.check(readable(tracks, progress), checks, progress);
+                            return tracks;
+                        },
+                        done -> {
+                            wholeLane = true;
+                            session.changed(Topic.FINDINGS);
+                        });
     }
 
-    /** Checks the track in hand anew. */
-    public void check() {
-        session.check(session.track());
+    /** A file that cannot be read keeps the others from nothing; the board says why it cannot. */
+    private static List<Track> readable(List<Track> tracks, Progress progress) {
+        List<Track> readable = new ArrayList<>();
+        for (Track track : tracks) {
+            progress.checkCancelled();
+            try {
+                track.now(progress);
+                readable.add(track);
+            } catch (CannotProceedException e) {
+                // Said at the track.
+                continue;
+            }
+        }
+        return readable;
     }
 
     /** The findings that are open, in the order of the file. */
     public List<Finding> open() {
-        if (session.track() == null) {
-            return List.of();
-        }
-        if (open == null) {
-            List<Finding> all = findings.values().stream().flatMap(List::stream).toList();
-            open = session.lane().findings().open(session.track(), all);
-        }
-        return open;
+        return here().map(TrackFindings::all).orElse(List.of());
+    }
+
+    /** How many are open in the track that is shown. */
+    public int count() {
+        return here().map(TrackFindings::count).orElse(0);
     }
 
     /** The open findings of one segment. */
     public List<Finding> open(int index) {
-        List<Finding> here = findings.getOrDefault(index, List.of());
-        return here.isEmpty() ? here : session.lane().findings().open(session.track(), here);
+        return here().map(found -> found.at(index)).orElse(List.of());
     }
 
-    /** How many findings are open in a file of the lane, as far as all were checked; negative where they were not. */
-    public long countElsewhere(Track track) {
-        List<Finding> found = everywhere.get(track.id());
-        return found == null ? -1 : session.lane().findings().open(track, found).size();
+    /** How many findings are open in a file of the lane, as far as it was checked; negative where it was not. */
+    public long count(Track track) {
+        TrackFindings found = live.findings().get(track);
+        return found == null ? -1 : found.count();
     }
 
-    /** Checks all files of the lane as one: also what is not the same in two of them is found then. */
-    public void checkAll() {
-        List<Track> tracks = session.lane().tracks();
-        session.background()
-                .run(Strings.say("task.check-all", tracks.size()), progress -> all(tracks, progress), found -> {
-                    everywhere = found;
-                    if (session.track() != null) {
-                        addAcrossFiles();
-                    }
-                    session.changed();
-                });
+    /** What was set aside that concerns the track that is shown. */
+    public List<SetAside> setAside() {
+        return session.track() == null
+                ? List.of()
+                : session.lane().findings().of(session.track()).all();
     }
 
-    private Map<Long, List<Finding>> all(List<Track> tracks, Progress progress) {
-        List<Integer> firsts = new ArrayList<>();
-        int size = 0;
-        for (Track track : tracks) {
-            firsts.add(size);
-            size += track.size();
-        }
-        Map<Long, List<Finding>> found = new HashMap<>();
-        tracks.forEach(track -> found.put(track.id(), new ArrayList<>()));
-        checks.over(size, position -> {
-                    int at = trackAt(firsts, position);
-                    return tracks.get(at).checked(position - firsts.get(at));
-                })
-                .run(progress, (position, here) -> found.get(
-                                tracks.get(trackAt(firsts, position)).id())
-                        .addAll(here));
-        return found;
+    /** Waits until everything that was done is looked at; for threads that may wait. */
+    public void settle() {
+        live.settle();
     }
 
-    private static int trackAt(List<Integer> firsts, int position) {
-        int at = firsts.size() - 1;
-        while (firsts.get(at) > position) {
-            at--;
-        }
-        return at;
+    void close() {
+        live.close();
     }
 
     public void setAside(Finding finding, SetAside.Scope scope, String reason) {
-        open = null;
         session.lane()
                 .findings()
                 .setAside(
-                        session.track(), finding, scope, reason, session.lane().person());
-        session.changed();
+                        session.track(),
+                        finding,
+                        scope,
+                        reason,
+                        session.lane().settings().person())
+                .whenComplete(session::sayFailure);
     }
 
     public void revoke(String identity) {
-        open = null;
-        session.lane().findings().revoke(session.track(), identity);
-        session.changed();
+        session.lane().findings().revoke(session.track(), identity).whenComplete(session::sayFailure);
     }
 
     /** What fixing all findings of a kind would write, by segment; where one segment has several, the first is fixed. */
@@ -319,6 +332,6 @@ public final class Checking {
                                     .write(session.lane().tracks(), file, true, progress);
                             return file;
                         },
-                        written -> session.say(Message.Tone.DONE, Strings.say("checks.reported", written)));
+                        written -> session.notify(Notification.Tone.DONE, Strings.say("checks.reported", written)));
     }
 }

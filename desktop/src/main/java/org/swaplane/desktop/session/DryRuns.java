@@ -25,10 +25,8 @@ import org.swaplane.task.Progress;
 public final class DryRuns {
     private final LaneSession session;
     private final Proving proving;
-    /** As read from the lane; read again when something changed. */
+    /** As the lane remembers it; read in the background when the track is chosen and when it changes. */
     private Optional<ProofStore.Remembered> last = Optional.empty();
-
-    private boolean isRead;
 
     private final ReadOnlyObjectWrapper<DryRunResult> result = new ReadOnlyObjectWrapper<>();
 
@@ -52,20 +50,36 @@ public final class DryRuns {
     }
 
     /** The track is another one. */
-    void forget() {
-        isRead = false;
+    void chosen() {
+        last = Optional.empty();
         result.set(null);
+        read();
     }
 
-    /** The dry run of the track as it is remembered. */
+    /** A dry run was made, or looked at. */
+    void proven(Track track) {
+        if (track == session.track()) {
+            read();
+        }
+    }
+
+    private void read() {
+        Track of = session.track();
+        session.background()
+                .read(
+                        Strings.say("task.read", of.name()),
+                        progress -> session.lane().proofs().lastDryRun(of),
+                        read -> {
+                            if (session.track() == of) {
+                                last = read;
+                                session.changed(Topic.PROOFS);
+                            }
+                        },
+                        session::failed);
+    }
+
+    /** The dry run of the track as it is remembered; empty until it is read. */
     public Optional<ProofStore.Remembered> last() {
-        if (session.track() == null) {
-            return Optional.empty();
-        }
-        if (!isRead) {
-            last = session.lane().proofs().lastDryRun(session.track());
-            isRead = true;
-        }
         return last;
     }
 
@@ -82,7 +96,6 @@ public final class DryRuns {
                     if (session.track() == of) {
                         result.set(proven);
                     }
-                    changed();
                 });
     }
 
@@ -93,7 +106,6 @@ public final class DryRuns {
             if (session.track() == shown) {
                 proven.ifPresent(result::set);
             }
-            changed();
         });
     }
 
@@ -111,21 +123,25 @@ public final class DryRuns {
     public void tickOff(Proof proof, List<Proof.Detail> details, String reason) {
         session.lane()
                 .proofs()
-                .tickOff(session.track(), proof, details, reason, session.lane().person());
-        changed();
+                .tickOff(
+                        session.track(),
+                        proof,
+                        details,
+                        reason,
+                        session.lane().settings().person())
+                .whenComplete(session::sayFailure);
     }
 
     public void untick(Proof proof, List<Proof.Detail> details) {
-        session.lane().proofs().untick(session.track(), proof, details);
-        changed();
+        session.lane().proofs().untick(session.track(), proof, details).whenComplete(session::sayFailure);
     }
 
     public PseudoSettings settings() {
-        return session.lane().pseudo();
+        return session.lane().settings().pseudo();
     }
 
     public void set(PseudoSettings settings) {
-        session.lane().setPseudo(settings);
+        session.lane().settings().setPseudo(settings).whenComplete(session::sayFailure);
     }
 
     /** Writes the report on all dry runs and opens it. */
@@ -139,17 +155,12 @@ public final class DryRuns {
                 .run(
                         Strings.say("task.save-pseudo"),
                         progress -> proving.saveTo(Files.createDirectories(folder)),
-                        saved -> session.say(Message.Tone.DONE, Strings.say("dry-run.saved", saved, folder)));
+                        saved -> session.notify(Notification.Tone.DONE, Strings.say("dry-run.saved", saved, folder)));
     }
 
     /** Reads the pictures of these names out of the track's file, in the background. */
     public void readPictures(Set<String> names, Consumer<Map<String, byte[]>> then) {
-        Source original = session.lane().original(session.track());
+        Source original = session.lane().trackStore().original(session.track());
         session.background().run(Strings.say("task.pictures"), progress -> Pictures.bytes(original, names), then);
-    }
-
-    private void changed() {
-        isRead = false;
-        session.changed();
     }
 }

@@ -1,67 +1,179 @@
 package org.swaplane.desktop.session;
 
+import java.time.Duration;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
+import java.util.concurrent.TimeUnit;
 import org.swaplane.check.Finding;
 import org.swaplane.content.Content;
+import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.State;
+import org.swaplane.lane.Conflict;
+import org.swaplane.lane.EditOutcome;
+import org.swaplane.lane.EditRequest;
+import org.swaplane.lane.LaneUnavailableException;
 import org.swaplane.lane.Proposals;
-import org.swaplane.lane.Recut;
 import org.swaplane.lane.Repetitions;
+import org.swaplane.lane.Resegmentation;
 import org.swaplane.lane.SourceCopies;
 import org.swaplane.lane.Step;
 import org.swaplane.lane.StepKind;
 import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.lane.Value;
+import org.swaplane.lane.Visit;
+import org.swaplane.lane.VisitClock;
 import org.swaplane.task.CannotProceedException;
 
-/** What people do with the segments of the chosen track, each a step of its journal. Lives on the window's thread. */
+/**
+ * What people do with the segments of the chosen track. All of it shows at once and is written by the lane's writer; until then it
+ * waits in an {@link Outbox}. Lives on the window's thread.
+ */
 public final class Editing {
-    private final LaneSession session;
+    private static final Duration RETRY = Duration.ofSeconds(2);
 
-    Editing(LaneSession session) {
+    private final LaneSession session;
+    private final Executor window;
+    private final Outbox outbox;
+    private final Map<String, Conflict> conflicts = new HashMap<>();
+    private final VisitClock visits;
+    private String visited = "";
+
+    Editing(LaneSession session, Executor window) {
         this.session = session;
+        this.window = window;
+        this.outbox = new Outbox(window, new Writing());
+        this.visits =
+                new VisitClock(session.lane().clock(), session.lane().settings().idleLimit());
     }
 
-    private Track track() {
-        return session.track();
+    /** Shows what becomes of what was done. */
+    private final class Writing implements Outbox.Listener {
+        @Override
+        public void changed() {
+            session.showSnapshot();
+            session.changed(Topic.SEGMENTS);
+        }
+
+        @Override
+        public void failed(Throwable failure) {
+            if (failure instanceof LaneUnavailableException) {
+                session.notify(Notification.Tone.FAILED, Strings.say("editing.not-saved", failure.getMessage()));
+                CompletableFuture.delayedExecutor(RETRY.toMillis(), TimeUnit.MILLISECONDS)
+                        .execute(() -> window.execute(outbox::tryAgain));
+            } else {
+                session.failed(failure);
+                outbox.giveUp();
+            }
+        }
+
+        @Override
+        public void recovered() {
+            session.notify(Notification.Tone.DONE, Strings.say("editing.saved-again"));
+        }
+    }
+
+    /** A snapshot with everything over it that is not written yet. */
+    TrackSnapshot over(TrackSnapshot snapshot) {
+        return outbox.over(snapshot);
+    }
+
+    /** Whether everything is on disk. */
+    public boolean isSaved() {
+        return outbox.isEmpty();
+    }
+
+    /** Whether something cannot be written now. */
+    public boolean isFailing() {
+        return outbox.isFailing();
+    }
+
+    private TrackSnapshot now() {
+        return session.snapshot();
     }
 
     private String person() {
-        return session.lane().person();
+        return session.lane().settings().person();
     }
 
-    /** What is being typed into the segment in hand. */
+    /** Whether anything can be changed here at all. */
+    public boolean isAllowed() {
+        return session.hasSegments() && !session.lane().isReadOnly();
+    }
+
+    /** Somebody is at the current segment now. */
+    void entered() {
+        left();
+        if (isAllowed() && session.currentProperty().get() < now().size()) {
+            visited = now().segment(session.currentProperty().get()).key();
+            visits.enter();
+        }
+    }
+
+    /** A key, a click, a turn of the wheel. */
+    public void alive() {
+        visits.alive();
+    }
+
+    /** Nobody is at the segment any more; what is typed next is a step of its own. */
+    public void left() {
+        Track of = session.track();
+        String key = visited;
+        visited = "";
+        visits.leave()
+                .filter(visit -> of != null && !key.isEmpty() && visit.active().compareTo(Duration.ZERO) > 0)
+                .ifPresent(visit ->
+                        outbox.then(() -> session.lane().writer().visited(of, key, person(), visit), done -> {}));
+    }
+
+    /** What comes next is a step of its own, at the same segment. */
+    public void endStep() {
+        entered();
+    }
+
+    private Visit visit() {
+        visits.alive();
+        if (visits.current().isEmpty()) {
+            entered();
+        }
+        return visits.current().orElseGet(() -> {
+            visits.enter();
+            return visits.current().orElseThrow();
+        });
+    }
+
+    /** What is being typed into the current segment. */
     public void type(int index, Content target) {
-        State state = target.isEmpty() ? State.INITIAL : State.TRANSLATED;
-        track().type(person(), index, new Value(target, state));
-        session.checking().again(track(), List.of(index));
-        session.changed();
+        conflicts.remove(now().segment(index).key());
+        EditRequest request = EditRequest.of(now(), StepKind.TYPED, person(), Map.of(index, Value.written(target)));
+        put(request.during(visit()));
     }
 
     public void setTarget(int index, Content target, StepKind kind) {
-        State state = target.isEmpty() ? State.INITIAL : State.TRANSLATED;
-        edit(kind, Map.of(index, new Value(target, state)));
+        edit(kind, Map.of(index, Value.written(target)));
     }
 
     public void setState(int index, State state) {
-        edit(StepKind.STATE_SET, Map.of(index, new Value(track().target(index), state)));
+        edit(StepKind.STATE_SET, Map.of(index, new Value(now().target(index), state)));
     }
 
     /** Makes the n-th proposal of the file the target, with the tags that the source has. */
     public void takeProposal(int index, int proposal) {
-        Proposals.target(track().segment(index), proposal)
+        Proposals.target(now().segment(index), proposal)
                 .ifPresent(target -> setTarget(index, target, StepKind.PROPOSED));
     }
 
     /** Locks the unit of a segment, or unlocks it. */
     public void toggleLock(int index) {
         try {
-            boolean locked = track().segment(index).locked();
-            track().endTyping();
-            track().lock(person(), List.of(index), !locked).ifPresent(this::done);
+            boolean locked = now().segment(index).locked();
+            edit(locked ? StepKind.UNLOCKED : StepKind.LOCKED, now().locks(List.of(index), !locked));
         } catch (CannotProceedException e) {
             session.failed(e);
         }
@@ -69,14 +181,14 @@ public final class Editing {
 
     /** Empties targets that are only copies of their source; returns how many there were. */
     public int clearPrefilled(boolean reviewedToo) {
-        Map<Integer, Value> edits = SourceCopies.cleared(track(), reviewedToo);
+        Map<Integer, Value> edits = SourceCopies.cleared(now(), reviewedToo);
         edit(StepKind.CLEARED, edits);
         return edits.size();
     }
 
     /** Gives the target of a segment to all open segments with the same source; returns how many there were. */
     public int propagate(int index) {
-        Map<Integer, Value> edits = Repetitions.propagated(track(), index);
+        Map<Integer, Value> edits = Repetitions.propagated(now(), index);
         edit(StepKind.PROPAGATED, edits);
         return edits.size();
     }
@@ -88,51 +200,107 @@ public final class Editing {
     /** Several targets as one step. */
     void setTargets(Map<Integer, Content> targets, StepKind kind) {
         Map<Integer, Value> edits = new TreeMap<>();
-        targets.forEach((index, target) ->
-                edits.put(index, new Value(target, target.isEmpty() ? State.INITIAL : State.TRANSLATED)));
+        targets.forEach((index, target) -> edits.put(index, Value.written(target)));
         edit(kind, edits);
     }
 
     private void edit(StepKind kind, Map<Integer, Value> edits) {
-        try {
-            track().edit(kind, person(), "", edits);
-            session.checking().again(track(), edits.keySet());
-            session.changed();
-        } catch (CannotProceedException e) {
-            session.failed(e);
+        if (session.lane().isReadOnly()) {
+            session.notify(Notification.Tone.FAILED, Strings.say("lane.read-only"));
+            return;
         }
+        Collection<Integer> locked = edits.keySet().stream()
+                .filter(index -> now().value(index).locked() && edits.get(index).locked())
+                .toList();
+        if (!locked.isEmpty() && kind != StepKind.LOCKED && kind != StepKind.UNLOCKED) {
+            session.notify(Notification.Tone.FAILED, Strings.say("editing.locked", locked.size()));
+            return;
+        }
+        put(EditRequest.of(now(), kind, person(), edits));
+        endStep();
+    }
+
+    private void put(EditRequest request) {
+        outbox.edit(request, session.lane().writer()::edit, this::written);
+    }
+
+    private void written(EditOutcome outcome) {
+        if (outcome.conflicts().isEmpty()) {
+            return;
+        }
+        outcome.conflicts().forEach(conflict -> conflicts.put(conflict.wanted().key(), conflict));
+        session.notify(
+                Notification.Tone.FAILED,
+                Strings.say("editing.conflicts", outcome.conflicts().size()));
+    }
+
+    /** What was done to a segment and not written, since somebody else changed it meanwhile. */
+    public Optional<Conflict> conflict(int index) {
+        return Optional.ofNullable(conflicts.get(now().segment(index).key()));
+    }
+
+    /** Makes what was not written the target all the same. */
+    public void putBack(int index) {
+        conflict(index).ifPresent(conflict -> {
+            dismissConflict(index);
+            setTarget(index, conflict.wanted().after().target(), StepKind.TYPED);
+        });
+    }
+
+    /** Leaves the segment as it is. */
+    public void dismissConflict(int index) {
+        conflicts.remove(now().segment(index).key());
+        session.changed(Topic.SEGMENTS);
     }
 
     /** Takes back the newest step and shows where it was. */
     public void undo() {
-        moved(track().undo());
+        moved(true);
     }
 
     public void redo() {
-        moved(track().redo());
+        moved(false);
     }
 
-    private void moved(Optional<Step> step) {
-        step.ifPresent(done -> {
-            done(done);
-            session.inHandProperty().set(done.changes().get(0).segment());
-        });
+    private void moved(boolean back) {
+        Track of = session.track();
+        if (of == null || session.lane().isReadOnly()) {
+            return;
+        }
+        endStep();
+        outbox.then(
+                () -> back
+                        ? session.lane().writer().undo(of)
+                        : session.lane().writer().redo(of),
+                (Optional<Step> step) -> step.ifPresent(done -> show(of, done)));
     }
 
-    private void done(Step step) {
-        session.checking().again(track(), step.segments());
-        session.changed();
+    private void show(Track of, Step step) {
+        if (session.track() == of && now() != null) {
+            step.positions(now()).stream().findFirst().ifPresent(session.currentProperty()::set);
+        }
     }
 
     /** Joins a segment of a document with the next one of its paragraph. */
     public void join(int index) {
-        Track of = track();
-        session.recut(index, progress -> new Recut(session.lane()).join(of, index, progress));
+        cut((of, progress) -> new Resegmentation(session.lane()).join(of, index, progress));
     }
 
     /** Splits a segment of a document at this offset of its source's plain text. */
     public void split(int index, int offset) {
-        Track of = track();
-        session.recut(index, progress -> new Recut(session.lane()).split(of, index, offset, progress));
+        cut((of, progress) -> new Resegmentation(session.lane()).split(of, index, offset, progress));
+    }
+
+    /** Cuts a track otherwise. */
+    private interface Cut {
+        TrackSnapshot cut(TrackSnapshot of, org.swaplane.task.Progress progress) throws java.io.IOException;
+    }
+
+    /** What was typed before is written before. */
+    private void cut(Cut cut) {
+        TrackSnapshot of = now();
+        endStep();
+        outbox.then(() -> CompletableFuture.completedFuture(of), ready -> session.background()
+                .run(Strings.say("task.recut", of.name()), progress -> cut.cut(of, progress), done -> {}));
     }
 }

@@ -10,12 +10,14 @@ import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.document.BilingualDocument;
+import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.FileOptions;
 import org.swaplane.intake.Arrival;
 import org.swaplane.intake.Arrivals;
 import org.swaplane.lane.Lane;
+import org.swaplane.lane.LaneWriter;
 import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackSummary;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
@@ -50,14 +52,6 @@ public final class Intakes {
         return intake.getReadOnlyProperty();
     }
 
-    Optional<Intake> waiting() {
-        return Optional.ofNullable(intake.get());
-    }
-
-    void show(Intake other) {
-        intake.set(other);
-    }
-
     /** Tells by content what files, folders and zips are, and shows what arrived. */
     public void receive(List<Path> paths) {
         session.background()
@@ -73,7 +67,7 @@ public final class Intakes {
     /** A single copy that came back leads on to it at once. */
     private void showArrived(List<Arrival> arrived) {
         if (arrived.size() == 1 && arrived.get(0).returned().isPresent()) {
-            session.bringBack(arrived.get(0).returned().orElseThrow());
+            session.exchange().show(arrived.get(0).returned().orElseThrow());
         } else {
             intake.set(arrived.isEmpty() ? null : new Intake(arrived));
             session.viewProperty().set(ViewId.BOARD);
@@ -100,21 +94,50 @@ public final class Intakes {
 
     /** Takes these files in; one that cannot be taken is said, and the others are. */
     public void accept(List<Arrival> accepted) {
+        Intake left = intake.get();
         intake.set(null);
         session.background()
                 .run(
                         Strings.say("task.take-in", accepted.get(0).source().name()),
                         progress -> takeIn(accepted, progress),
                         refused -> {
+                            forget(left, accepted);
                             session.checking().readProfile();
-                            if (!lane().tracks().isEmpty()) {
-                                session.choose(
-                                        lane().tracks().get(lane().tracks().size() - 1));
-                            }
-                            if (!refused.isEmpty()) {
-                                session.say(Message.Tone.FAILED, String.join("\n", refused));
-                            }
+                            said(accepted.size() - refused.size(), refused);
                         });
+    }
+
+    /** What came in is shown, and what did not is said. */
+    private void said(int added, List<String> refused) {
+        List<Track> tracks = lane().tracks();
+        if (added > 0 && !tracks.isEmpty()) {
+            session.choose(tracks.get(tracks.size() - 1));
+        }
+        if (refused.isEmpty()) {
+            session.notify(Notification.Tone.DONE, Strings.say("intake.added", added));
+        } else {
+            session.notify(Notification.Tone.FAILED, String.join("\n", refused));
+        }
+    }
+
+    /** The bytes of what arrived and is not wanted need not be kept. */
+    private void forget(Intake left, List<Arrival> accepted) {
+        if (left == null) {
+            return;
+        }
+        List<Arrival> unwanted = left.arrivals().stream()
+                .filter(each -> accepted.stream().noneMatch(taken -> taken.source() == each.source()))
+                .toList();
+        session.background()
+                .run(
+                        Strings.say("task.tidy"),
+                        progress -> {
+                            for (Arrival each : unwanted) {
+                                lane().trackStore().forget(each.source());
+                            }
+                            return unwanted;
+                        },
+                        done -> {});
     }
 
     private List<String> takeIn(List<Arrival> accepted, Progress progress) throws IOException {
@@ -123,12 +146,12 @@ public final class Intakes {
             progress.checkCancelled();
             try {
                 if (arrival.role().isTrack()) {
-                    lane().takeIn(arrival.source(), arrival.options(), progress);
+                    takeInTrack(arrival, progress);
                     rememberOptions(arrival);
                 } else if (arrival.role() == Arrival.Role.TERMS) {
-                    lane().keepTermList(arrival.source());
+                    lane().references().keepTermList(arrival.source());
                 } else {
-                    lane().keepReference(arrival.source());
+                    lane().references().keep(arrival.source());
                 }
             } catch (CannotProceedException e) {
                 refused.add(e.getMessage());
@@ -141,11 +164,21 @@ public final class Intakes {
         return refused;
     }
 
+    private void takeInTrack(Arrival arrival, Progress progress) throws IOException {
+        if (arrival.readSo()) {
+            lane().trackStore()
+                    .takeIn(arrival.source(), arrival.options(), arrival.file().orElseThrow());
+        } else {
+            lane().trackStore().takeIn(arrival.source(), arrival.options(), progress);
+        }
+    }
+
     /** The next document of this kind is read as this one was. */
     private void rememberOptions(Arrival arrival) throws IOException {
         String format = lane().formats().recognise(arrival.source()).orElse("");
         if (!format.isEmpty() && arrival.options().document().format().isEmpty()) {
-            lane().setDocumentOptions(format, arrival.options().document());
+            LaneWriter.await(lane().settings()
+                    .setDocumentOptions(format, arrival.options().document()));
         }
     }
 
@@ -155,11 +188,28 @@ public final class Intakes {
         if (tracks.isEmpty()) {
             return defaults.languages();
         }
-        BilingualDocument last = tracks.get(tracks.size() - 1).document();
+        TrackSummary last = tracks.get(tracks.size() - 1).summary();
         return FileOptions.ofLanguages(last.sourceLanguage(), last.targetLanguage());
     }
 
     public void leave() {
+        Intake left = intake.get();
         intake.set(null);
+        session.dismissMessage();
+        forget(left, List.of());
+    }
+
+    /** Sets what foreign attributes mean in this lane, and reads everything anew by it, also what waits. */
+    public void setRules(ExtensionRules rules) {
+        Optional<Intake> waiting = Optional.ofNullable(intake.get());
+        session.background()
+                .run(
+                        Strings.say("task.rules"),
+                        progress -> {
+                            lane().trackStore().setRules(rules, progress);
+                            return waiting.map(
+                                    each -> each.read(lane(), any -> true, UnaryOperator.identity(), progress));
+                        },
+                        read -> read.ifPresent(intake::set));
     }
 }

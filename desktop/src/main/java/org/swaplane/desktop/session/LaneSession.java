@@ -1,55 +1,56 @@
 package org.swaplane.desktop.session;
 
-import java.io.IOException;
-import java.nio.file.Path;
+import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.UnaryOperator;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.Executor;
+import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.ReadOnlyLongProperty;
-import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.document.Counts;
 import org.swaplane.document.Directions;
-import org.swaplane.extension.ExtensionRules;
-import org.swaplane.lane.BringBack;
-import org.swaplane.lane.Delivery;
 import org.swaplane.lane.Lane;
-import org.swaplane.lane.ProofStore;
-import org.swaplane.lane.Purpose;
-import org.swaplane.lane.SendOut;
+import org.swaplane.lane.LaneListener;
+import org.swaplane.lane.Step;
 import org.swaplane.lane.Track;
-import org.swaplane.release.FileNaming;
-import org.swaplane.release.Gate;
+import org.swaplane.lane.TrackSnapshot;
+import org.swaplane.lane.Trip;
 import org.swaplane.task.CannotProceedException;
 
-/** The open lane as all views share it. Lives on the window's thread; long work goes to {@link Background}. */
+/**
+ * The open lane as all views share it: which track is shown, how it stands, and where in it somebody is. Lives on the window's thread;
+ * whatever touches a file or the database goes to {@link Background} or the lane's writer.
+ */
 public final class LaneSession {
     private final Lane lane;
-    private final Editing editing = new Editing(this);
-    private final Intakes intakes;
-    private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
-    private final Background background = new Background(this::failed);
+    private final Background background;
+    private final Executor window;
+    private final LaneEvents events;
+    private final ReadOnlyObjectWrapper<Notification> message = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Track> track = new ReadOnlyObjectWrapper<>();
-    private final ReadOnlyLongWrapper revision = new ReadOnlyLongWrapper();
+    private final ReadOnlyObjectWrapper<TrackSnapshot> snapshot = new ReadOnlyObjectWrapper<>();
     private final ObjectProperty<ViewId> view = new SimpleObjectProperty<>(ViewId.BOARD);
-    private final IntegerProperty inHand = new SimpleIntegerProperty(0);
-    private final ReadOnlyObjectWrapper<BringBack.Recognised> returned = new ReadOnlyObjectWrapper<>();
+    private final IntegerProperty current = new SimpleIntegerProperty(0);
+    private final List<Consumer<Set<Topic>>> listeners = new CopyOnWriteArrayList<>();
+    private final Set<Topic> changed = EnumSet.noneOf(Topic.class);
+    private final Editing editing;
+    private final Intakes intakes;
+    private final Exchange exchange;
     private final DryRuns dryRuns;
     private final Checking checking;
+    private final Releasing releasing;
     private final Saving saving;
-    private final ReadOnlyObjectWrapper<Gate> gate = new ReadOnlyObjectWrapper<>();
-    private int[] words = new int[0];
-    private long gateRevision = -1;
-    private boolean open = true;
+    /** As the lane's writer said last; what is shown is this with everything over it that is not written yet. */
+    private TrackSnapshot confirmed;
 
-    /** What is worked out about a track when it is chosen: words of each source, and findings. */
-    private record Prepared(int[] words, Checking.Prepared checked) {}
+    private boolean open = true;
 
     public LaneSession(Lane lane) {
         this(lane, Defaults.none());
@@ -57,13 +58,119 @@ public final class LaneSession {
 
     /** {@code defaults} are for a lane that is still empty. */
     public LaneSession(Lane lane, Defaults defaults) {
+        this(lane, defaults, Platform::runLater);
+    }
+
+    /** {@code window} runs what belongs to the window's thread, which is the one that calls. */
+    public LaneSession(Lane lane, Defaults defaults, Executor window) {
         this.lane = lane;
+        this.window = work -> window.execute(() -> {
+            if (open) {
+                work.run();
+            }
+        });
+        this.background = new Background(this.window, this::failed);
+        this.editing = new Editing(this, this.window);
         this.intakes = new Intakes(this, defaults);
+        this.exchange = new Exchange(this);
         this.dryRuns = new DryRuns(this);
-        this.checking = new Checking(this);
+        this.checking = new Checking(this, this.window);
+        this.releasing = new Releasing(this);
         this.saving = new Saving(this);
+        this.events = new LaneEvents(this.window, new Listener(), this::tell);
+        lane.writer().listen(events);
+        current.addListener((property, before, now) -> editing.entered());
         if (!lane.tracks().isEmpty()) {
             choose(lane.tracks().get(0));
+        }
+    }
+
+    /** Follows what happens in the lane. */
+    private final class Listener implements LaneListener {
+        @Override
+        public void stepped(TrackSnapshot now, Step step) {
+            confirm(now);
+            changed.add(Topic.TRACKS);
+        }
+
+        @Override
+        public void reread(TrackSnapshot now) {
+            if (now.track() == track.get()) {
+                rereadShown(now);
+            }
+            changed.add(Topic.TRACKS);
+        }
+
+        @Override
+        public void added(Track added) {
+            changed.add(Topic.TRACKS);
+        }
+
+        @Override
+        public void tripChanged(Trip trip) {
+            changed.add(Topic.TRIPS);
+        }
+
+        @Override
+        public void proven(Track proven) {
+            dryRuns.proven(proven);
+            changed.add(Topic.PROOFS);
+        }
+
+        @Override
+        public void released(Track released) {
+            releasing.released(released);
+            changed.add(Topic.RELEASES);
+        }
+
+        @Override
+        public void settingChanged(String key) {
+            changed.add(Topic.SETTINGS);
+        }
+    }
+
+    /** Calls whoever wants to know, with what changed since the last time. */
+    public void onChange(Consumer<Set<Topic>> listener) {
+        listeners.add(listener);
+    }
+
+    /** Something changed that the lane does not know of. */
+    void changed(Topic topic) {
+        changed.add(topic);
+        tell();
+    }
+
+    private void tell() {
+        if (!changed.isEmpty()) {
+            Set<Topic> now = EnumSet.copyOf(changed);
+            changed.clear();
+            listeners.forEach(listener -> listener.accept(now));
+        }
+    }
+
+    private void confirm(TrackSnapshot now) {
+        if (now.track() == track.get()) {
+            confirmed = now;
+            showSnapshot();
+        }
+    }
+
+    /** Where somebody is stays the same segment, as far as there is one. */
+    private void rereadShown(TrackSnapshot now) {
+        String key = snapshot.get() == null || current.get() >= snapshot.get().size()
+                ? ""
+                : snapshot.get().segment(current.get()).key();
+        confirmed = now;
+        snapshot.set(editing.over(now));
+        current.set(now.index(key).orElse(Math.max(0, Math.min(current.get(), now.size() - 1))));
+        changed.add(Topic.TRACK);
+    }
+
+    /** Shows what is confirmed, with all that is not written yet. */
+    void showSnapshot() {
+        if (confirmed != null) {
+            snapshot.set(editing.over(confirmed));
+            changed.add(Topic.SEGMENTS);
         }
     }
 
@@ -81,6 +188,21 @@ public final class LaneSession {
         return checking;
     }
 
+    /** Copies out, copies back. */
+    public Exchange exchange() {
+        return exchange;
+    }
+
+    /** Dry runs of the tracks. */
+    public DryRuns dryRuns() {
+        return dryRuns;
+    }
+
+    /** The gate, and what is released. */
+    public Releasing releasing() {
+        return releasing;
+    }
+
     /** Writes files to places outside the lane. */
     public Saving saving() {
         return saving;
@@ -91,32 +213,11 @@ public final class LaneSession {
         return intakes;
     }
 
-    /** Sets the pattern of names, unless it gives none, which is said then. */
-    public void setNaming(String pattern) {
-        try {
-            delivery().setNaming(track(), new FileNaming(pattern));
-        } catch (CannotProceedException e) {
-            say(Message.Tone.FAILED, e.getMessage());
-        }
-        changed();
-    }
-
-    /** The pattern that names of results are made by. */
-    public String naming() {
-        return delivery().naming().pattern();
-    }
-
-    /** Shows what a copy that came back says. */
-    public void bringBack(BringBack.Recognised copy) {
-        returned.set(copy);
-        view.set(ViewId.EXCHANGE);
-    }
-
     public Background background() {
         return background;
     }
 
-    public ReadOnlyObjectProperty<Message> messageProperty() {
+    public ReadOnlyObjectProperty<Notification> messageProperty() {
         return message.getReadOnlyProperty();
     }
 
@@ -133,200 +234,90 @@ public final class LaneSession {
         return track.get();
     }
 
-    /** BCP 47 code of the source of a segment, empty when its file does not say. */
-    public String sourceLanguage(int index) {
-        return track().document().parts().get(track().segment(index).part()).sourceLanguage();
+    /** How the track stands, as it is shown; null until its file is read. */
+    public TrackSnapshot snapshot() {
+        return snapshot.get();
     }
 
-    /** BCP 47 code of the target of a segment, empty when its file does not say. */
-    public String targetLanguage(int index) {
-        return track().document().parts().get(track().segment(index).part()).targetLanguage();
+    /** Whether there is a segment to work at. */
+    public boolean hasSegments() {
+        return snapshot.get() != null && snapshot.get().size() > 0;
     }
 
     /** In which direction the file says that the texts of a segment run. */
     public Directions directions(int index) {
-        return track().segment(index).about().directions();
+        return snapshot().segment(index).about().directions();
     }
 
-    /** Grows whenever something in the lane changed. */
-    public ReadOnlyLongProperty revisionProperty() {
-        return revision.getReadOnlyProperty();
+    /** Index of the segment that is open. */
+    public IntegerProperty currentProperty() {
+        return current;
     }
 
-    /** Index of the segment in hand. */
-    public IntegerProperty inHandProperty() {
-        return inHand;
-    }
-
-    public ReadOnlyObjectProperty<BringBack.Recognised> returnedProperty() {
-        return returned.getReadOnlyProperty();
-    }
-
-    /** Dry runs of the tracks. */
-    public DryRuns dryRuns() {
-        return dryRuns;
-    }
-
-    public ReadOnlyObjectProperty<Gate> gateProperty() {
-        return gate.getReadOnlyProperty();
-    }
-
-    public void say(Message.Tone tone, String text) {
-        message.set(new Message(tone, text));
+    public void notify(Notification.Tone tone, String text) {
+        message.set(new Notification(tone, text));
     }
 
     public void dismissMessage() {
         message.set(null);
     }
 
-    void failed(Throwable failure) {
+    /** Says what went wrong. */
+    public void failed(Throwable failure) {
         String text = failure instanceof CannotProceedException
                 ? failure.getMessage()
                 : Strings.say("failure.unexpected", String.valueOf(failure));
-        say(Message.Tone.FAILED, text);
+        notify(Notification.Tone.FAILED, text);
     }
 
-    /** Tells all views. */
-    void changed() {
-        revision.set(revision.get() + 1);
+    /** Says what kept a change from being written; to be called when its future is done, on any thread. */
+    void sayFailure(Object result, Throwable failure) {
+        if (failure != null) {
+            Throwable cause = failure.getCause() == null ? failure : failure.getCause();
+            window.execute(() -> failed(cause));
+        }
     }
 
+    /** Shows a track; its file is read first where that was not done yet. */
     public void choose(Track chosen) {
+        editing.left();
         track.set(chosen);
-        inHand.set(0);
-        dryRuns.forget();
-        checking.forget();
-        words = new int[0];
-        check(chosen);
-        changed();
+        confirmed = null;
+        snapshot.set(null);
+        current.set(0);
+        dryRuns.chosen();
+        checking.chosen();
+        releasing.chosen();
+        Optional<TrackSnapshot> loaded = chosen.loaded();
+        if (loaded.isPresent()) {
+            loaded(chosen, loaded.get());
+        } else {
+            background.read(
+                    Strings.say("task.read", chosen.name()),
+                    chosen::now,
+                    read -> loaded(chosen, chosen.loaded().orElse(read)),
+                    failure -> unreadable(chosen, failure));
+        }
+        changed(Topic.TRACK);
     }
 
-    /** Counts the track in hand and checks it anew. */
-    void check(Track chosen) {
-        background.run(
-                Strings.say("task.check", chosen.name()),
-                progress -> new Prepared(
-                        chosen.document().segments().stream()
-                                .mapToInt(
-                                        segment -> Counts.words(segment.source().plainText()))
-                                .toArray(),
-                        checking.prepare(chosen, progress)),
-                prepared -> {
-                    if (track.get() == chosen) {
-                        words = prepared.words();
-                        checking.show(prepared.checked());
-                        changed();
-                    }
-                });
-    }
-
-    /** Words of the source of a segment, 0 until they are counted. */
-    public int words(int index) {
-        return index < words.length ? words[index] : 0;
-    }
-
-    /** Sets what foreign attributes mean in this lane, and reads everything anew by it. */
-    public void setRules(ExtensionRules rules) {
-        Optional<Intakes.Intake> waiting = intakes.waiting();
-        background.run(
-                Strings.say("task.rules"),
-                progress -> {
-                    lane.setRules(rules, progress);
-                    return waiting.map(each -> each.read(lane, any -> true, UnaryOperator.identity(), progress));
-                },
-                read -> {
-                    read.ifPresent(intakes::show);
-                    if (track() == null) {
-                        changed();
-                    } else {
-                        choose(lane.track(track().id()));
-                    }
-                });
-    }
-
-    /** Writes the file as it stands now into the lane's folder {@code preview}, and opens it. */
-    public void openTarget(FileOpener opener) {
-        Track of = track();
-        of.endTyping();
-        background.run(
-                Strings.say("task.write", of.name()), progress -> delivery().preview(of, progress), written -> {
-                    opener.open(written);
-                    say(Message.Tone.DONE, Strings.say("reading.opened", written.toString()));
-                });
-    }
-
-    /** Cuts the track otherwise, and goes on at the segment that was in hand. */
-    void recut(int inHandAfter, Background.Job<Track> job) {
-        track().endTyping();
-        background.run(Strings.say("task.recut", track().name()), job, again -> {
-            choose(again);
-            inHand.set(inHandAfter);
-        });
-    }
-
-    public void sendOut(String person, Purpose purpose, SendOut.Form form) {
-        Track of = track();
-        background.run(
-                Strings.say("task.send", of.name()),
-                progress -> new SendOut(lane).send(of, person, purpose, form, progress),
-                sent -> {
-                    say(
-                            Message.Tone.DONE,
-                            Strings.say("exchange.sent", sent.file().toString()));
-                    changed();
-                });
-    }
-
-    /** Takes these rows of the copy that came back, in one step. */
-    public void takeReturned(Set<Integer> rows) {
-        BringBack.Recognised copy = returned.get();
-        try {
-            BringBack.Taken taken = new BringBack(lane).take(copy, rows);
-            taken.step().ifPresent(step -> checking.again(copy.track(), step.segments()));
-            returned.set(null);
-            say(
-                    Message.Tone.DONE,
-                    Strings.say("exchange.taken", rows.size(), taken.report().toString()));
-            changed();
-        } catch (IOException | CannotProceedException e) {
-            failed(e);
+    private void loaded(Track of, TrackSnapshot read) {
+        if (track.get() == of && confirmed == null) {
+            confirmed = read;
+            snapshot.set(editing.over(read));
+            editing.entered();
+            checking.loaded();
+            changed(Topic.TRACK);
         }
     }
 
-    public void leaveReturned() {
-        returned.set(null);
-    }
-
-    private Delivery delivery() {
-        return new Delivery(lane, checking.checks());
-    }
-
-    /** Asks the gate again when something changed since. */
-    public void refreshGate() {
-        if (track() == null || gateRevision == revision.get()) {
-            return;
+    private void unreadable(Track of, Throwable failure) {
+        if (track.get() == of) {
+            changed(Topic.TRACK);
         }
-        gateRevision = revision.get();
-        Track of = track();
-        background.run(
-                Strings.say("task.gate", of.name()), progress -> delivery().gate(of, progress), gate::set);
-    }
-
-    /** The path that a release would write. */
-    public Path releaseTarget() {
-        return delivery().target(track());
-    }
-
-    public void release(String overrideReason) {
-        Track of = track();
-        Delivery delivery = delivery();
-        background.run(
-                Strings.say("task.release", of.name()),
-                progress -> delivery.release(of, delivery.gate(of, progress), overrideReason, progress),
-                (ProofStore.Receipt receipt) -> {
-                    say(Message.Tone.DONE, Strings.say("release.done", receipt.file()));
-                    changed();
-                });
+        if (!(failure instanceof CannotProceedException)) {
+            failed(failure);
+        }
     }
 
     /** False once it is closed; what comes late must not ask the lane any more. */
@@ -334,9 +325,12 @@ public final class LaneSession {
         return open;
     }
 
+    /** Ends the work; what was done is written before. Not for the window's thread, since it waits for the disk. */
     public void close() {
         open = false;
+        lane.writer().forget(events);
         background.close();
+        checking.close();
         lane.close();
     }
 }

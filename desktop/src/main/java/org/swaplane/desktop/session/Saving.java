@@ -6,21 +6,20 @@ import java.util.Map;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.format.NewFile;
 import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackSnapshot;
 
 /** Writes tracks to places outside the lane, and knows which of them have edits since. */
 public final class Saving {
     private final LaneSession session;
-    private final Map<Long, Integer> saved = new HashMap<>();
+    private final Map<Track, Integer> saved = new HashMap<>();
 
     Saving(LaneSession session) {
         this.session = session;
     }
 
-    /** Writes the track in hand as it stands now. */
+    /** Writes the track as it is shown. */
     public void save(Path file) {
-        Track of = session.track();
-        of.endTyping();
-        int edits = of.edits().hashCode();
+        TrackSnapshot of = session.snapshot();
         session.background()
                 .run(
                         Strings.say("task.write", file.getFileName().toString()),
@@ -29,14 +28,16 @@ public final class Saving {
                             return file;
                         },
                         written -> {
-                            saved.put(of.id(), edits);
-                            session.say(Message.Tone.DONE, Strings.say("apart.saved", written));
+                            saved.put(of.track(), of.edits().hashCode());
+                            session.notify(Notification.Tone.DONE, Strings.say("apart.saved", written));
                         });
     }
 
-    /** Whether all edits of a track stand in a file that was saved. */
+    /** Whether all edits of a track stand in a file that was saved; one that was never read has none. */
     public boolean isSaved(Track track) {
-        return track.edits().isEmpty()
-                || Integer.valueOf(track.edits().hashCode()).equals(saved.get(track.id()));
+        return track.loaded()
+                .map(now -> now.edits().isEmpty()
+                        || Integer.valueOf(now.edits().hashCode()).equals(saved.get(track)))
+                .orElse(true);
     }
 }

@@ -6,7 +6,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.session.Message;
+import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.text.Parts;
 
 /** Says what was done or what failed, until it is dismissed. */
@@ -32,12 +32,12 @@ final class MessageBar extends HBox {
         show(session.messageProperty().get());
     }
 
-    private void show(Message message) {
+    private void show(Notification message) {
         setVisible(message != null);
         setManaged(message != null);
         if (message != null) {
             text.setText(message.text());
-            pseudoClassStateChanged(FAILED, message.tone() == Message.Tone.FAILED);
+            pseudoClassStateChanged(FAILED, message.tone() == Notification.Tone.FAILED);
         }
     }
 }

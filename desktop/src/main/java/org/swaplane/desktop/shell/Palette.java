@@ -16,7 +16,7 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackSnapshot;
 
 /** Search over everything: all commands, and all segments by their texts. */
 final class Palette extends StackPane {
@@ -26,6 +26,8 @@ final class Palette extends StackPane {
     private final ListView<Entry> list = new ListView<>();
     private final Commands commands;
     private final LaneSession session;
+    /** So many searches were begun; only the last one is shown. */
+    private long searches;
 
     /** A line of the palette. */
     private record Entry(String words, String hint, Runnable action) {}
@@ -97,29 +99,43 @@ final class Palette extends StackPane {
                 found.add(new Entry(command.words(), command.keyWords(), command::run));
             }
         }
-        if (!wanted.isEmpty() && session.track() != null) {
-            addSegments(wanted, found);
-        }
         list.getItems().setAll(found);
         list.getSelectionModel().selectFirst();
+        searches++;
+        if (!wanted.isEmpty() && session.hasSegments()) {
+            long search = searches;
+            TrackSnapshot track = session.snapshot();
+            session.background()
+                    .read(
+                            Strings.say("task.search"),
+                            progress -> segments(wanted, track),
+                            segments -> {
+                                if (search == searches) {
+                                    list.getItems().addAll(segments);
+                                    if (list.getSelectionModel().isEmpty()) {
+                                        list.getSelectionModel().selectFirst();
+                                    }
+                                }
+                            },
+                            session::failed);
+        }
     }
 
-    private void addSegments(String wanted, List<Entry> found) {
-        Track track = session.track();
-        int segments = 0;
-        for (int i = 0; i < track.size() && segments < MOST_SEGMENTS; i++) {
+    private List<Entry> segments(String wanted, TrackSnapshot track) {
+        List<Entry> found = new ArrayList<>();
+        for (int i = 0; i < track.size() && found.size() < MOST_SEGMENTS; i++) {
             String source = track.segment(i).source().plainText();
             String target = track.target(i).plainText();
             boolean inSource = source.toLowerCase(Locale.ROOT).contains(wanted);
             if (inSource || target.toLowerCase(Locale.ROOT).contains(wanted)) {
                 int index = i;
                 found.add(new Entry(inSource ? source : target, String.valueOf(i + 1), () -> {
-                    session.inHandProperty().set(index);
+                    session.currentProperty().set(index);
                     session.viewProperty().set(ViewId.REVIEW);
                 }));
-                segments++;
             }
         }
+        return found;
     }
 
     private static final class EntryCell extends ListCell<Entry> {

@@ -15,9 +15,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.session.Message;
+import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.ViewId;
-import org.swaplane.document.State;
 import org.swaplane.lane.Trip;
 
 /** The frame around the views. Files can be dropped on it anywhere. */
@@ -27,7 +26,7 @@ public final class Shell extends StackPane {
     private final BorderPane frame = new BorderPane();
     private final VBox centre = new VBox();
     private final MessageBar messages;
-    /** Counting goes over all segments; while somebody types it can wait. */
+    /** While somebody types the counts can wait. */
     private final PauseTransition counting = new PauseTransition(Duration.millis(200));
 
     private final Rail rail;
@@ -54,7 +53,7 @@ public final class Shell extends StackPane {
         frame.setCenter(centre);
         getChildren().addAll(frame, palette, keys);
         session.viewProperty().addListener((property, before, now) -> show(now));
-        session.revisionProperty().addListener((property, before, now) -> refresh());
+        session.onChange(topics -> refresh());
         setOnDragOver(this::dragOver);
         setOnDragDropped(this::dropped);
         counting.setOnFinished(event -> count());
@@ -75,8 +74,8 @@ public final class Shell extends StackPane {
     }
 
     private void show(ViewId view) {
-        Message message = session.messageProperty().get();
-        if (message != null && message.tone() == Message.Tone.DONE) {
+        Notification message = session.messageProperty().get();
+        if (message != null && message.tone() == Notification.Tone.DONE) {
             session.dismissMessage();
         }
         View front = views.get(view);
@@ -96,11 +95,11 @@ public final class Shell extends StackPane {
             return;
         }
         strip.show(session.track());
-        boolean there = session.track() != null;
         rail.count(ViewId.DRY_RUN, session.dryRuns().waiting());
-        rail.count(ViewId.CHECKS, there ? session.checking().open().size() : 0);
-        int[] states = there ? session.track().states() : new int[State.values().length];
-        rail.count(ViewId.REVIEW, states[State.INITIAL.ordinal()] + states[State.TRANSLATED.ordinal()]);
+        rail.count(ViewId.CHECKS, session.checking().count());
+        rail.count(
+                ViewId.REVIEW,
+                session.snapshot() == null ? 0 : session.snapshot().counts().unreviewed());
         rail.count(ViewId.EXCHANGE, (int) session.lane().trips().all().stream()
                 .map(Trip::back)
                 .filter(back -> back.isEmpty())

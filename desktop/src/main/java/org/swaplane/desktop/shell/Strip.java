@@ -1,6 +1,7 @@
 package org.swaplane.desktop.shell;
 
 import java.util.List;
+import javafx.collections.ListChangeListener;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -9,10 +10,11 @@ import javafx.scene.layout.HBox;
 import javafx.util.StringConverter;
 import org.swaplane.desktop.session.Background;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.RunningTask;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.document.State;
 import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackCounts;
 
 /** One line on top: lane, languages, progress by words, the running task with cancel, and the way to everything. */
 final class Strip extends HBox {
@@ -59,14 +61,27 @@ final class Strip extends HBox {
 
     private static HBox task(Background background) {
         Label what = Parts.styled(new Label(), "quiet");
-        what.textProperty().bind(background.wordsProperty());
         ProgressBar bar = new ProgressBar();
         bar.setPrefWidth(90);
-        bar.progressProperty().bind(background.progressProperty());
+        background.tasks().addListener((ListChangeListener<RunningTask>) change -> showTasks(background, what, bar));
         HBox task = Parts.row(what, bar, Parts.button("cancel-task", "strip.cancel", background::cancel));
         task.visibleProperty().bind(background.busyProperty());
         task.managedProperty().bind(task.visibleProperty());
         return task;
+    }
+
+    /** The one that runs longest, and how many there are besides. */
+    private static void showTasks(Background background, Label what, ProgressBar bar) {
+        bar.progressProperty().unbind();
+        if (background.tasks().isEmpty()) {
+            what.setText("");
+            bar.setProgress(-1);
+            return;
+        }
+        RunningTask first = background.tasks().get(0);
+        int others = background.tasks().size() - 1;
+        what.setText(others == 0 ? first.words() : Strings.say("strip.tasks", first.words(), others));
+        bar.progressProperty().bind(first.shareProperty());
     }
 
     private void chooseTrack() {
@@ -78,7 +93,9 @@ final class Strip extends HBox {
 
     void show(Track chosen) {
         showing = true;
-        track.getItems().setAll(session.lane().tracks());
+        if (!track.getItems().equals(session.lane().tracks())) {
+            track.getItems().setAll(session.lane().tracks());
+        }
         track.setValue(chosen);
         showing = false;
         track.setVisible(track.getItems().size() > 1);
@@ -96,16 +113,11 @@ final class Strip extends HBox {
         }
         languages.setText(Strings.say(
                 "strip.languages",
-                track.document().sourceLanguage(),
-                track.document().targetLanguage()));
-        int all = 0;
-        int done = 0;
-        for (int i = 0; i < track.size(); i++) {
-            if (!track.segment(i).locked()) {
-                all += session.words(i);
-                done += track.state(i).compareTo(State.REVIEWED) >= 0 ? session.words(i) : 0;
-            }
-        }
+                track.summary().sourceLanguage(),
+                track.summary().targetLanguage()));
+        TrackCounts counts = track.summary().counts();
+        int all = counts.openableWords();
+        int done = counts.reviewedWords();
         reviewed.setProgress(all == 0 ? 0 : (double) done / all);
         words.setText(Strings.say("strip.words", done, all));
     }

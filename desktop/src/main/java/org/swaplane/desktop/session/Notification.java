@@ -1,7 +1,7 @@
 package org.swaplane.desktop.session;
 
 /** Something that the window says where everybody sees it. */
-public record Message(Tone tone, String text) {
+public record Notification(Tone tone, String text) {
     public enum Tone {
         DONE,
         FAILED

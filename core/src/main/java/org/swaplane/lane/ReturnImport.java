@@ -2,13 +2,13 @@ package org.swaplane.lane;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -34,20 +34,28 @@ import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
 /** Recognises a copy that came back, and takes of it what a person decides on. */
-public final class BringBack {
+public final class ReturnImport {
     private static final double MOST_OF_IT = 0.5;
 
     private final Lane lane;
 
-    public BringBack(Lane lane) {
+    public ReturnImport(Lane lane) {
         this.lane = lane;
     }
 
     /** A copy that was recognised by what is inside, with everything that it says. */
-    public record Recognised(Source copy, Trip trip, Track track, ReturnReading reading) {}
+    public record Recognised(Source copy, Trip trip, TrackSnapshot compared, ReturnReading reading) {
+        public Track track() {
+            return compared.track();
+        }
+    }
 
-    /** What became of it. */
-    public record Taken(Optional<Step> step, Path report) {}
+    /**
+     * What became of it.
+     *
+     * @param conflicts rows that were not taken, since their segments were changed after the copy was read
+     */
+    public record Taken(Optional<Step> step, List<Conflict> conflicts, Path report) {}
 
     /**
      * Reads a copy wherever it lies and whatever it is called. Changes nothing.
@@ -63,8 +71,8 @@ public final class BringBack {
                         copy.name(),
                         "the copy belongs to trip " + code + ", which this lane did not send",
                         "open the lane that sent it"));
-        Track track = lane.track(trip.track());
-        return new Recognised(copy, trip, track, ReturnReader.read(returned, code, sentRows(trip, track)));
+        TrackSnapshot now = lane.track(trip.track()).now();
+        return new Recognised(copy, trip, now, ReturnReader.read(returned, code, sentRows(trip, now)));
     }
 
     /**
@@ -80,22 +88,31 @@ public final class BringBack {
         trips.sort(Comparator.comparing(trip -> trip.back().isPresent()));
         for (Trip trip : trips) {
             Track track = lane.track(trip.track());
-            Source copySent = lane.trips().sentCopy(trip);
-            if (DocxReviewCopy.isOurs(copySent)) {
+            if (DocxReviewCopy.isOurs(lane.trips().sentCopy(trip))) {
                 continue;
             }
-            BilingualDocument sent = lane.openCopy(track, copySent, progress).document();
-            if (sent.format().equals(document.format()) && sent.segments().size() == track.size()) {
-                ReturnedBilingual back = new ReturnedBilingual(document, trip.code(), sentRows(sent, track));
+            BilingualDocument sent = lane.trips()
+                    .sentDocument(
+                            trip,
+                            (source, reading) -> lane.trackStore()
+                                    .openCopy(track, source, reading)
+                                    .document(),
+                            progress);
+            if (!sent.format().equals(document.format())) {
+                continue;
+            }
+            TrackSnapshot now = track.now(progress);
+            if (sent.segments().size() == now.size()) {
+                ReturnedBilingual back = new ReturnedBilingual(document, trip.code(), sentRows(sent, now));
                 if (back.recognised() >= MOST_OF_IT) {
-                    return Optional.of(new Recognised(copy, trip, track, back.read()));
+                    return Optional.of(new Recognised(copy, trip, now, back.read()));
                 }
             }
         }
         return Optional.empty();
     }
 
-    private static List<SentRow> sentRows(BilingualDocument sent, Track track) {
+    private static List<SentRow> sentRows(BilingualDocument sent, TrackSnapshot track) {
         List<SentRow> rows = new ArrayList<>();
         for (int i = 0; i < track.size(); i++) {
             Segment there = sent.segments().get(i);
@@ -108,7 +125,7 @@ public final class BringBack {
     }
 
     /** What was sent is read from the very copy that went out. */
-    private List<SentRow> sentRows(Trip trip, Track track) throws IOException {
+    private List<SentRow> sentRows(Trip trip, TrackSnapshot track) throws IOException {
         Map<Integer, ReturnedRow> sent = DocxReviewCopy.read(lane.trips().sentCopy(trip)).rows().stream()
                 .collect(Collectors.toMap(row -> row.code().orElseThrow().number(), row -> row));
         List<SentRow> rows = new ArrayList<>();
@@ -118,14 +135,47 @@ public final class BringBack {
     }
 
     /**
-     * Takes changes in one step that can be undone, keeps the remarks, and writes the report.
+     * Takes changes in one step that can be undone, keeps the remarks, and writes the report. All of it happens or, where one of it
+     * fails, nothing does. A segment that was changed since the copy was read is left as it is, and said.
      *
      * @param rows numbers of the rows to take; one that cannot be taken is refused
      */
     public Taken take(Recognised recognised, Set<Integer> rows) throws IOException {
         Trip trip = recognised.trip();
-        Track track = recognised.track();
-        State state = trip.purpose() == Purpose.REVIEW ? State.REVIEWED : State.TRANSLATED;
+        EditRequest request = EditRequest.of(
+                        recognised.compared(), StepKind.TAKEN, who(recognised), edits(recognised, rows))
+                .ofTrip(trip.code());
+        String sha256 = lane.trips().keep(recognised.copy());
+        Path report = lane.free("reports", "return-" + trip.code() + ".html");
+        Path draft = report.resolveSibling('.' + report.getFileName().toString() + ".draft");
+        try {
+            Taken taken = LaneWriter.await(lane.writer()
+                    .submit(
+                            transaction -> {
+                                EditOutcome outcome = lane.writer().edit(request, transaction);
+                                Set<Integer> done = withoutConflicts(recognised, rows, outcome.conflicts());
+                                writeReport(recognised, done, draft);
+                                lane.trips()
+                                        .cameBack(
+                                                trip,
+                                                recognised.copy().name(),
+                                                sha256,
+                                                done.size(),
+                                                report.getFileName().toString(),
+                                                remarks(recognised),
+                                                transaction);
+                                return new Taken(outcome.step(), outcome.conflicts(), report);
+                            },
+                            recognised.track()));
+            Files.move(draft, report);
+            return taken;
+        } finally {
+            Files.deleteIfExists(draft);
+        }
+    }
+
+    private static Map<Integer, Value> edits(Recognised recognised, Set<Integer> rows) {
+        State state = recognised.trip().purpose() == Purpose.REVIEW ? State.REVIEWED : State.TRANSLATED;
         Map<Integer, Value> edits = new HashMap<>();
         for (RowChange change : recognised.reading().changes()) {
             if (rows.contains(change.number())) {
@@ -134,21 +184,25 @@ public final class BringBack {
                                 recognised.copy().name(),
                                 "row " + change.number() + " cannot be taken",
                                 "correct it in the copy"));
-                edits.put(change.index(), new Value(answer, state));
+                edits.put(change.index(), new Value(answer, answer.isEmpty() ? State.INITIAL : state));
             }
         }
-        String html = ReturnReport.html(recognised.reading(), new HashSet<>(rows), about(recognised));
-        Path report = lane.free("reports", "return-" + trip.code() + ".html");
-        NewFile.write(report, false, out -> out.write(html.getBytes(StandardCharsets.UTF_8)));
-        Optional<Step> step = track.edit(StepKind.TAKEN, who(recognised), trip.code(), edits);
-        lane.trips().addRemarks(track.id(), remarks(recognised));
-        lane.trips()
-                .cameBack(
-                        trip,
-                        recognised.copy(),
-                        rows.size(),
-                        report.getFileName().toString());
-        return new Taken(step, report);
+        return edits;
+    }
+
+    private static Set<Integer> withoutConflicts(Recognised recognised, Set<Integer> rows, List<Conflict> conflicts) {
+        Set<String> left =
+                conflicts.stream().map(conflict -> conflict.wanted().key()).collect(Collectors.toSet());
+        return recognised.reading().changes().stream()
+                .filter(change -> rows.contains(change.number()))
+                .filter(change -> !left.contains(recognised.compared().keyAt(change.index())))
+                .map(RowChange::number)
+                .collect(Collectors.toSet());
+    }
+
+    private void writeReport(Recognised recognised, Set<Integer> rows, Path draft) throws IOException {
+        String html = ReturnReport.html(recognised.reading(), rows, about(recognised));
+        NewFile.write(draft, true, out -> out.write(html.getBytes(StandardCharsets.UTF_8)));
     }
 
     /** The reviewer who signed the tracked changes, where there is one; else the person it was sent to. */
@@ -165,7 +219,7 @@ public final class BringBack {
     private static List<SegmentRemark> remarks(Recognised recognised) {
         return recognised.reading().remarks().stream()
                 .map(each -> new SegmentRemark(
-                        each.index(),
+                        recognised.compared().keyAt(each.index()),
                         each.remark().author().isEmpty()
                                 ? recognised.trip().person()
                                 : each.remark().author(),

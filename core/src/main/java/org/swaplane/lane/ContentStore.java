@@ -11,10 +11,10 @@ import org.swaplane.document.Fingerprint;
 import org.swaplane.format.Source;
 
 /** The bytes of every file that came in or went out, by their SHA-256; written once and never altered. */
-final class KeptFiles {
+final class ContentStore {
     private final Path folder;
 
-    KeptFiles(Path folder) {
+    ContentStore(Path folder) {
         this.folder = folder;
     }
 

@@ -14,10 +14,10 @@ import org.swaplane.format.xliff2.NewXliff2;
 import org.swaplane.task.Progress;
 
 /** Makes a copy of a track for a person and remembers that it went out. */
-public final class SendOut {
+public final class CopyExport {
     private final Lane lane;
 
-    public SendOut(Lane lane) {
+    public CopyExport(Lane lane) {
         this.lane = lane;
     }
 
@@ -32,9 +32,10 @@ public final class SendOut {
         XLIFF_12
     }
 
-    /** Writes a copy into the lane's folder {@code sent}. */
-    public Sent send(Track track, String person, Purpose purpose, Form form, Progress progress) throws IOException {
-        String code = lane.newTripCode();
+    /** Writes a copy of a track as it stands in a snapshot into the lane's folder {@code sent}. */
+    public Sent send(TrackSnapshot track, String person, Purpose purpose, Form form, Progress progress)
+            throws IOException {
+        String code = lane.trips().newCode();
         String name = stem(track.name()) + '_' + purpose.name().toLowerCase(Locale.ROOT);
         Path file =
                 switch (form) {
@@ -42,11 +43,11 @@ public final class SendOut {
                     case BILINGUAL_FILE -> writeBilingual(track, name, progress);
                     case XLIFF_12 -> writeXliff12(track, name);
                 };
-        return new Sent(lane.trips().sent(code, track, person, purpose, Source.of(file)), file);
+        return new Sent(lane.trips().sent(code, track.track(), person, purpose, Source.of(file)), file);
     }
 
     /** A bilingual file goes as it stands now; of a document, an XLIFF file is made that is named after it. */
-    private Path writeBilingual(Track track, String name, Progress progress) throws IOException {
+    private Path writeBilingual(TrackSnapshot track, String name, Progress progress) throws IOException {
         String extension = track.name().substring(stem(track.name()).length());
         Path file = lane.free("sent", track.isDocument() ? name + extension + ".xlf" : name + extension);
         if (track.isDocument()) {
@@ -57,15 +58,16 @@ public final class SendOut {
         return file;
     }
 
-    private Path writeXliff12(Track track, String name) throws IOException {
+    private Path writeXliff12(TrackSnapshot track, String name) throws IOException {
         Path file = lane.free(
                 "sent", name + track.name().substring(stem(track.name()).length()) + ".xlf");
         NewFile.write(file, false, out -> NewXliff12.write(track.current(), out));
         return file;
     }
 
-    private Path writeReviewCopy(Track track, String code, Purpose purpose, Path file) throws IOException {
-        CopyIdentity identity = new CopyIdentity(lane.id(), track.id(), code, track.size());
+    private Path writeReviewCopy(TrackSnapshot track, String code, Purpose purpose, Path file) throws IOException {
+        CopyIdentity identity =
+                new CopyIdentity(lane.settings().id(), track.track().id(), code, track.size());
         ReviewCopy copy = ReviewCopy.of(
                 track.document(),
                 track::target,

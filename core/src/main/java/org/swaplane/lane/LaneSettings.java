@@ -1,0 +1,126 @@
+package org.swaplane.lane;
+
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
+import org.swaplane.check.Profile;
+import org.swaplane.extension.ExtensionRules;
+import org.swaplane.format.DocumentOptions;
+import org.swaplane.pseudo.PseudoSettings;
+import org.swaplane.release.FileNaming;
+
+/** The settings of one lane, read once when it is opened. Reading them waits for nothing; setting them is a change like any other. */
+public final class LaneSettings {
+    static final String RULES = "extension-rules";
+    private static final String DOCUMENTS = "document-options/";
+    private static final String PSEUDO = "pseudo-translation";
+    private static final String PROFILE = "check-profile";
+    private static final String NAMING = "naming";
+    private static final String IDLE_LIMIT = "idle-limit-seconds";
+    private static final Duration DEFAULT_IDLE_LIMIT = Duration.ofSeconds(60);
+
+    private final Path folder;
+    private final Database database;
+    private final LaneWriter writer;
+    private final Map<String, String> values = new ConcurrentHashMap<>();
+
+    LaneSettings(Path folder, Database database, LaneWriter writer) {
+        this.folder = folder;
+        this.database = database;
+        this.writer = writer;
+        database.query(row -> values.put(row.getString(1), row.getString(2)), "select key, value from setting");
+    }
+
+    public Optional<String> get(String key) {
+        return Optional.ofNullable(values.get(key));
+    }
+
+    /** Sets a value; it holds at once, and stands on disk when the future is done. */
+    public CompletableFuture<Void> set(String key, String value) {
+        values.put(key, value);
+        return writer.submit(transaction -> {
+            write(key, value, transaction);
+            return null;
+        });
+    }
+
+    /** The same as a part of another change, which it waits for. */
+    void write(String key, String value, LaneTransaction transaction) {
+        database.update("insert or replace into setting values (?, ?)", key, value);
+        transaction.afterwards(() -> values.put(key, value));
+        transaction.tell(listener -> listener.settingChanged(key));
+    }
+
+    public String id() {
+        return get("id").orElse("");
+    }
+
+    public String name() {
+        return get("name").orElse("");
+    }
+
+    /** Who works here; signs every step. */
+    public String person() {
+        return get("person").orElseGet(() -> System.getProperty("user.name", ""));
+    }
+
+    /** The longest time without key, click or scroll that still counts as work at a segment. */
+    public Duration idleLimit() {
+        return get(IDLE_LIMIT)
+                .map(seconds -> Duration.ofSeconds(Long.parseLong(seconds)))
+                .orElse(DEFAULT_IDLE_LIMIT);
+    }
+
+    public CompletableFuture<Void> setIdleLimit(Duration limit) {
+        return set(IDLE_LIMIT, String.valueOf(limit.toSeconds()));
+    }
+
+    /** How the lane pseudo-translates. */
+    public PseudoSettings pseudo() {
+        return get(PSEUDO).map(PseudoSettings::ofJson).orElse(PseudoSettings.DEFAULT);
+    }
+
+    public CompletableFuture<Void> setPseudo(PseudoSettings settings) {
+        return set(PSEUDO, settings.toJson());
+    }
+
+    /** Which checks are made here, and how. */
+    public Profile profile() {
+        return get(PROFILE).map(json -> Profile.ofJson(folder.toString(), json)).orElse(Profile.DEFAULT);
+    }
+
+    public CompletableFuture<Void> setProfile(Profile profile) {
+        return set(PROFILE, profile.toJson());
+    }
+
+    /** The pattern that names of results are made by. */
+    public FileNaming naming() {
+        return get(NAMING).map(FileNaming::new).orElse(FileNaming.DEFAULT);
+    }
+
+    CompletableFuture<Void> setNaming(FileNaming naming) {
+        return set(NAMING, naming.pattern());
+    }
+
+    /** How documents of a format are read here when a new one comes in. */
+    public DocumentOptions documentOptions(String format) {
+        return get(DOCUMENTS + format)
+                .map(json -> DocumentOptions.ofJson(folder.toString(), json))
+                .orElse(DocumentOptions.DEFAULT);
+    }
+
+    /** Sets how the next documents of a format are read; those that are here stay as they are. */
+    public CompletableFuture<Void> setDocumentOptions(String format, DocumentOptions options) {
+        return set(DOCUMENTS + format, options.forOthers().toJson());
+    }
+
+    /** What foreign attributes and elements mean here; see {@link TrackStore#setRules}. */
+    public ExtensionRules rules() {
+        return get(RULES)
+                .map(json -> ExtensionRules.ofJson(folder.toString(), json))
+                .orElse(ExtensionRules.NONE);
+    }
+}

@@ -1,0 +1,10 @@
+package org.swaplane.lane;
+
+import org.swaplane.task.CannotProceedException;
+
+/** The lane's database cannot be reached or written now: the disk is full, or its folder is gone. What failed can be tried again. */
+public final class LaneUnavailableException extends CannotProceedException {
+    LaneUnavailableException(String file, String what, String remedy, Throwable cause) {
+        super(new Place(file, 0, 0), what, remedy, cause);
+    }
+}

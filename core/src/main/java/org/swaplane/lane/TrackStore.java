@@ -1,0 +1,391 @@
+package org.swaplane.lane;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Fingerprint;
+import org.swaplane.document.Segment;
+import org.swaplane.extension.ExtensionRules;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.DocumentOptions;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Source;
+import org.swaplane.segmentation.SegmentationRules;
+import org.swaplane.segmentation.Srx;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/** The tracks of a lane: taking files in, reading them, and reading them in another way. */
+public final class TrackStore {
+    private static final String SEGMENTATION = "segmentation.srx";
+    private static final int MOST_SEGMENTS_IN_MEMORY = 600_000;
+
+    private final Path folder;
+    private final Database database;
+    private final ContentStore files;
+    private final FormatRegistry formats;
+    private final LaneSettings settings;
+    private final LaneWriter writer;
+    private final Clock clock;
+    private final List<PositionalData> positional;
+    private volatile List<Track> tracks;
+
+    /** What lanes of an earlier version kept by positions, which are known for keys when the file is read. */
+    interface PositionalData {
+        /** Whether there is any of a track. */
+        boolean isByPosition(Track track);
+
+        /** Called within a transaction. */
+        void useKeys(TrackSnapshot snapshot);
+    }
+
+    TrackStore(
+            Path folder,
+            Database database,
+            ContentStore files,
+            FormatRegistry formats,
+            LaneSettings settings,
+            LaneWriter writer,
+            Clock clock,
+            List<PositionalData> positional) {
+        this.folder = folder;
+        this.database = database;
+        this.files = files;
+        this.formats = formats;
+        this.settings = settings;
+        this.writer = writer;
+        this.clock = clock;
+        this.positional = List.copyOf(positional);
+        this.tracks = List.copyOf(database.query(
+                row -> new Track(
+                        row.getLong("id"),
+                        row.getString("name"),
+                        row.getString("sha256"),
+                        Instant.parse(row.getString("added_at")),
+                        new TrackReading(
+                                row.getString("source_language"),
+                                row.getString("target_language"),
+                                row.getString("segmentation"),
+                                row.getString("options")),
+                        new TrackSummary(
+                                row.getString("format"),
+                                row.getString("read_source_language"),
+                                row.getString("read_target_language"),
+                                TrackCounts.of(row.getString("counts"))),
+                        new Journal(database, row.getLong("id"), clock),
+                        this),
+                "select * from track order by id"));
+    }
+
+    /** All of them, in the order in which they came. */
+    public List<Track> all() {
+        return tracks;
+    }
+
+    public Track get(long id) {
+        return tracks.stream().filter(track -> track.id() == id).findFirst().orElseThrow();
+    }
+
+    /** Keeps the bytes of a file that arrives, so that whatever becomes of the sender's, the lane has what was read. */
+    public Source keep(Source source) throws IOException {
+        return files.source(source.name(), files.keep(source));
+    }
+
+    /** Lets go of a file that was kept and not taken in; one that is used elsewhere stays. */
+    public void forget(Source kept) throws IOException {
+        String sha256 = kept.sha256();
+        boolean used = !database.query(
+                        row -> 1,
+                        "select 1 from track where sha256 = ? or segmentation = ?"
+                                + " union select 1 from trip where sent_sha256 = ? or back_sha256 = ?",
+                        sha256,
+                        sha256,
+                        sha256,
+                        sha256)
+                .isEmpty();
+        if (!used) {
+            files.forget(sha256);
+        }
+    }
+
+    /** Takes a client file in, in the languages that it says itself. */
+    public Track takeIn(Source source, Progress progress) throws IOException {
+        return takeIn(source, FileOptions.NONE, progress);
+    }
+
+    /**
+     * Takes a client file in: keeps its bytes, reads it, and makes a track of it; the lane's own rules are added to the options.
+     *
+     * @throws CannotProceedException when it cannot be read, or is in the lane already; the lane stays as it was
+     */
+    public Track takeIn(Source source, FileOptions options, Progress progress) throws IOException {
+        refuseTwice(source.name(), source.sha256());
+        Source kept = keep(source);
+        try {
+            return takeIn(kept, options, formats.open(kept, options.with(settings.rules()), progress));
+        } catch (IOException | RuntimeException e) {
+            forget(kept);
+            throw e;
+        }
+    }
+
+    /** The same with a file that was kept and read already, by the same options and the lane's rules. */
+    public Track takeIn(Source kept, FileOptions options, BilingualFile file) throws IOException {
+        String sha256 = kept.sha256();
+        refuseTwice(kept.name(), sha256);
+        TrackReading reading = new TrackReading(
+                options.sourceLanguage(),
+                options.targetLanguage(),
+                keptSegmentation(options.segmentation()),
+                options.document().toJson());
+        ReadDocument read = new ReadDocument(file, reading);
+        return LaneWriter.await(writer.submit(transaction -> {
+            refuseTwice(kept.name(), sha256);
+            Track track = insert(kept.name(), sha256, reading, file.document().format());
+            TrackSnapshot snapshot = TrackSnapshot.of(track, read, Map.of());
+            describe(track, snapshot);
+            transaction.set(snapshot);
+            transaction.afterwards(() -> {
+                List<Track> all = new ArrayList<>(tracks);
+                all.add(track);
+                tracks = List.copyOf(all);
+            });
+            transaction.tell(listener -> listener.added(track));
+            return track;
+        }));
+    }
+
+    private void refuseTwice(String name, String sha256) {
+        if (tracks.stream().anyMatch(track -> track.sha256().equals(sha256))) {
+            throw new CannotProceedException(name, "this very file is in the lane already", "there is nothing to do");
+        }
+    }
+
+    private Track insert(String name, String sha256, TrackReading reading, String format) {
+        Instant now = clock.instant();
+        long id = database.update(
+                "insert into track (name, sha256, format, added_at, source_language, target_language, segmentation,"
+                        + " options) values (?, ?, ?, ?, ?, ?, ?, ?)",
+                name,
+                sha256,
+                format,
+                now.toString(),
+                reading.sourceLanguage(),
+                reading.targetLanguage(),
+                reading.segmentation(),
+                reading.options());
+        database.update(
+                "insert into source_version (track, number, sha256, added_at) values (?, 1, ?, ?)",
+                id,
+                sha256,
+                now.toString());
+        TrackSummary summary = new TrackSummary(format, "", "", TrackCounts.NONE);
+        return new Track(id, name, sha256, now, reading, summary, new Journal(database, id, clock), this);
+    }
+
+    /** Reads a track's file, with what the journal holds of it. */
+    TrackSnapshot read(Track track, Progress progress) throws IOException {
+        TrackReading reading = track.reading();
+        ReadDocument read = open(track, reading, settings.rules(), progress);
+        if (database.isWritable() && track.journal().isByPosition()) {
+            useKeys(track, read);
+        }
+        TrackSnapshot snapshot = TrackSnapshot.of(track, read, track.journal().replay());
+        TrackSummary before = track.summary();
+        BilingualDocument document = snapshot.document();
+        boolean known = before.counts().equals(snapshot.counts())
+                && before.sourceLanguage().equals(document.sourceLanguage())
+                && before.targetLanguage().equals(document.targetLanguage());
+        if (database.isWritable()) {
+            if (!known) {
+                inTransaction(() -> describe(track, snapshot));
+            }
+            positional.stream()
+                    .filter(each -> each.isByPosition(track))
+                    .forEach(each -> inTransaction(() -> each.useKeys(snapshot)));
+        }
+        return snapshot;
+    }
+
+    private ReadDocument open(Track track, TrackReading reading, ExtensionRules rules, Progress progress)
+            throws IOException {
+        return new ReadDocument(formats.open(original(track), options(reading, rules), progress), reading);
+    }
+
+    private void useKeys(Track track, ReadDocument read) {
+        List<String> keys = read.segments().stream().map(Segment::key).toList();
+        inTransaction(() -> track.journal().useKeys(keys));
+    }
+
+    /** What only says the same in another way needs no turn among the changes. */
+    private void inTransaction(Runnable work) {
+        try {
+            database.transaction(() -> {
+                work.run();
+                return null;
+            });
+        } catch (RuntimeException e) {
+            throw e;
+        } catch (Exception e) {
+            throw new AssertionError("nothing of it throws such a thing", e);
+        }
+    }
+
+    private void describe(Track track, TrackSnapshot snapshot) {
+        BilingualDocument document = snapshot.document();
+        database.update(
+                "update track set counts = ?, read_source_language = ?, read_target_language = ? where id = ?",
+                snapshot.counts().written(),
+                document.sourceLanguage(),
+                document.targetLanguage(),
+                track.id());
+        track.describe(document, snapshot.counts());
+    }
+
+    void keepCounts(Track track, TrackCounts counts) {
+        database.update("update track set counts = ? where id = ?", counts.written(), track.id());
+    }
+
+    /** The client's file as it came. */
+    public Source original(Track track) {
+        return files.source(track.name(), track.sha256());
+    }
+
+    /** Lets documents go that nobody asked for in a long time, where too many are in memory. */
+    void trim(Track justRead) {
+        List<Track> loaded = new ArrayList<>(
+                tracks.stream().filter(track -> track.loaded().isPresent()).toList());
+        loaded.remove(justRead);
+        loaded.sort(Comparator.comparingLong(Track::lastAsked));
+        int segments = justRead.summary().counts().all();
+        for (Track track : loaded) {
+            segments += track.summary().counts().all();
+        }
+        for (Track track : loaded) {
+            if (segments > MOST_SEGMENTS_IN_MEMORY) {
+                segments -= track.summary().counts().all();
+                track.unload();
+            }
+        }
+    }
+
+    /** Opens another version of a track's file, with all that the lane knows about it. */
+    BilingualFile open(Track track, Source source, Progress progress) throws IOException {
+        return formats.open(source, options(track), progress);
+    }
+
+    /** Opens a copy that went out, which is recognised anew: that of a document is in another format. */
+    BilingualFile openCopy(Track track, Source source, Progress progress) throws IOException {
+        FileOptions options = options(track);
+        return formats.open(
+                source, options.with(options.document().withFormat("").withEncoding("")), progress);
+    }
+
+    /** What the lane knows about the file of a track. */
+    public FileOptions options(Track track) throws IOException {
+        return options(track.reading(), settings.rules());
+    }
+
+    private FileOptions options(TrackReading reading, ExtensionRules rules) throws IOException {
+        return FileOptions.ofLanguages(reading.sourceLanguage(), reading.targetLanguage())
+                .with(rules)
+                .with(segmentation(reading.segmentation()))
+                .with(DocumentOptions.ofJson(folder.toString(), reading.options()));
+    }
+
+    /** Tells whether a track's file, and how it is read, are what they were before; of no meaning otherwise. */
+    public String version(Track track) {
+        String rules = settings.get(LaneSettings.RULES).orElse("");
+        return Fingerprint.sha256(
+                String.join("\n", track.sha256(), track.reading().written(), rules)
+                        .getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Rules that a track was cut by must never change under its journal, so they are kept as a file of their own. */
+    private String keptSegmentation(SegmentationRules rules) throws IOException {
+        ByteArrayOutputStream srx = new ByteArrayOutputStream();
+        Srx.write(rules, srx);
+        return files.keep(Source.of(SEGMENTATION, srx.toByteArray()));
+    }
+
+    private SegmentationRules segmentation(String sha256) throws IOException {
+        // A track of an earlier version is a bilingual file, which has segments of its own.
+        if (sha256.isEmpty()) {
+            return SegmentationRules.BY_PARAGRAPH;
+        }
+        try (InputStream in = files.source(SEGMENTATION, sha256).open()) {
+            return Srx.read(SEGMENTATION, in);
+        }
+    }
+
+    /** Reads a track's file by other options; changes nothing. */
+    ReadDocument readBy(Track track, DocumentOptions options, Progress progress) throws IOException {
+        return open(track, track.reading().withOptions(options.toJson()), settings.rules(), progress);
+    }
+
+    /** Has a track read by other options from now on; within a transaction. */
+    void keepOptions(Track track, String options, LaneTransaction transaction) {
+        database.update("update track set options = ? where id = ?", options, track.id());
+        TrackReading reading = track.reading().withOptions(options);
+        transaction.afterwards(() -> track.setReading(reading));
+    }
+
+    /** Reads a track by options of before; within a transaction. */
+    TrackSnapshot reread(Track track, String options, LaneTransaction transaction) throws IOException {
+        ReadDocument read = readBy(track, DocumentOptions.ofJson(folder.toString(), options), Progress.NONE);
+        keepOptions(track, options, transaction);
+        return TrackSnapshot.of(track, read, track.journal().replay());
+    }
+
+    /**
+     * Sets what foreign attributes mean, and reads by it what has been read before. The files are read first: where one cannot be, or it is
+     * cancelled, nothing changes. What is edited meanwhile stays.
+     */
+    public void setRules(ExtensionRules rules, Progress progress) throws IOException {
+        Map<Track, ReadDocument> again = new LinkedHashMap<>();
+        Map<Track, TrackReading> readings = new LinkedHashMap<>();
+        List<Track> loaded =
+                tracks.stream().filter(track -> track.loaded().isPresent()).toList();
+        for (Track track : loaded) {
+            progress.checkCancelled();
+            progress.at(again.size(), loaded.size());
+            TrackReading reading = track.reading();
+            readings.put(track, reading);
+            again.put(track, open(track, reading, rules, progress));
+        }
+        progress.checkCancelled();
+        LaneWriter.await(writer.submit(transaction -> {
+            settings.write(LaneSettings.RULES, rules.toJson(), transaction);
+            // One that is being read by the old rules just now is read again when it is asked for.
+            transaction.afterwards(() -> tracks.forEach(Track::unload));
+            for (Track track : tracks) {
+                Optional<ReadDocument> read = Optional.ofNullable(again.get(track))
+                        .filter(each -> track.reading().equals(readings.get(track)));
+                if (read.isEmpty() && track.loaded().isPresent()) {
+                    // It came or was cut otherwise since.
+                    read = Optional.of(open(track, track.reading(), rules, Progress.NONE));
+                }
+                if (read.isPresent()) {
+                    TrackSnapshot snapshot =
+                            TrackSnapshot.of(track, read.get(), track.journal().replay());
+                    describe(track, snapshot);
+                    transaction.set(snapshot);
+                    transaction.tell(listener -> listener.reread(snapshot));
+                }
+            }
+            return null;
+        }));
+    }
+}

@@ -1,0 +1,162 @@
+package org.swaplane.lane;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.swaplane.task.CannotProceedException;
+
+/** Edits one track within the transactions of the {@link LaneWriter}, on its thread. */
+final class TrackWriter {
+    /** So many steps back, one that can be undone is looked for; those of segments that are no more are passed over. */
+    private static final int MOST_PASSED_OVER = 200;
+
+    private final Track track;
+
+    /** The visit that the newest step belongs to, while it can go on. */
+    private Optional<OpenVisit> open = Optional.empty();
+
+    /**
+     * A visit that was written.
+     *
+     * @param step what was typed during it; empty as long as it is nothing, and when something else was done since
+     */
+    private record OpenVisit(long number, long id, Optional<Step> step) {}
+
+    TrackWriter(Track track) {
+        this.track = track;
+    }
+
+    EditOutcome edit(EditRequest request, LaneTransaction transaction) {
+        TrackSnapshot now = transaction.now(track);
+        Map<Integer, Value> edits = new LinkedHashMap<>();
+        List<Change> changes = new ArrayList<>();
+        List<Conflict> conflicts = new ArrayList<>();
+        for (EditRequest.Wanted wanted : request.wanted()) {
+            OptionalInt index = now.index(wanted.key());
+            if (index.isEmpty() || !now.segment(index.getAsInt()).source().equals(wanted.source())) {
+                conflicts.add(new Conflict(wanted, Optional.empty()));
+                continue;
+            }
+            Value there = now.value(index.getAsInt());
+            if (there.equals(wanted.after())) {
+                continue;
+            }
+            refuseLocked(request, wanted);
+            if (!there.equals(wanted.base())) {
+                conflicts.add(new Conflict(wanted, Optional.of(there)));
+                continue;
+            }
+            edits.put(index.getAsInt(), wanted.after());
+            changes.add(new Change(wanted.key(), there, wanted.after()));
+        }
+        if (changes.isEmpty()) {
+            return new EditOutcome(Optional.empty(), now, conflicts);
+        }
+        Step step = write(request, changes, transaction);
+        TrackSnapshot after = now.with(edits);
+        publish(after, step, transaction);
+        return new EditOutcome(Optional.of(step), after, conflicts);
+    }
+
+    private void refuseLocked(EditRequest request, EditRequest.Wanted wanted) {
+        if (wanted.base().locked() && !request.concernsLocks()) {
+            throw new CannotProceedException(track.name(), "segment " + wanted.key() + " is locked", "unlock it first");
+        }
+    }
+
+    private Step write(EditRequest request, List<Change> changes, LaneTransaction transaction) {
+        Journal journal = track.journal();
+        Optional<Long> visit = request.visit()
+                .map(each -> journal.visited(known(each), changes.get(0).key(), request.who(), each));
+        Optional<Step> begun = request.visit().flatMap(this::typed);
+        Step step;
+        if (begun.isPresent()) {
+            step = journal.amend(begun.get(), changes.get(0).after());
+        } else {
+            step = journal.append(request.kind(), request.who(), request.trip(), visit, changes);
+        }
+        OpenVisit now = visit.map(id -> new OpenVisit(request.visit().get().number(), id, Optional.of(step)))
+                .orElse(null);
+        transaction.afterwards(() -> open = Optional.ofNullable(now));
+        return step;
+    }
+
+    private Optional<Long> known(Visit visit) {
+        return open.filter(each -> each.number() == visit.number()).map(OpenVisit::id);
+    }
+
+    /** What was typed in this visit, if it is still the newest step. */
+    private Optional<Step> typed(Visit visit) {
+        return open.filter(each -> each.number() == visit.number()).flatMap(OpenVisit::step);
+    }
+
+    void visited(String key, String who, Visit visit, LaneTransaction transaction) {
+        long id = track.journal().visited(known(visit), key, who, visit);
+        Optional<Step> step = typed(visit);
+        transaction.afterwards(() -> open = Optional.of(new OpenVisit(visit.number(), id, step)));
+    }
+
+    /** What comes next is a step of its own. */
+    void endStep(LaneTransaction transaction) {
+        Optional<OpenVisit> without = open.map(each -> new OpenVisit(each.number(), each.id(), Optional.empty()));
+        transaction.afterwards(() -> open = without);
+    }
+
+    private static void publish(TrackSnapshot after, Step step, LaneTransaction transaction) {
+        after.track().keepCounts(after.counts());
+        transaction.set(after);
+        transaction.tell(listener -> listener.stepped(after, step));
+    }
+
+    /** Passes over steps all of whose segments are no more. */
+    Optional<Step> undo(LaneTransaction transaction) throws Exception {
+        endStep(transaction);
+        TrackSnapshot now = transaction.now(track);
+        for (Journal.Undoable each : track.journal().newest(MOST_PASSED_OVER)) {
+            if (each.reading().isPresent()) {
+                track.journal().markUndone(each.step());
+                reread(each.reading().get().before(), transaction);
+                return Optional.of(each.step());
+            }
+            Map<Integer, Value> edits = new LinkedHashMap<>();
+            each.step().changes().forEach(change -> now.index(change.key())
+                    .ifPresent(index -> edits.put(index, change.before())));
+            if (!edits.isEmpty() && each.step().kind() != StepKind.RESEGMENTED) {
+                track.journal().markUndone(each.step());
+                publish(now.with(edits), each.step(), transaction);
+                return Optional.of(each.step());
+            }
+        }
+        return Optional.empty();
+    }
+
+    Optional<Step> redo(LaneTransaction transaction) throws Exception {
+        endStep(transaction);
+        TrackSnapshot now = transaction.now(track);
+        Optional<Journal.Undoable> undone = track.journal().undoneLast();
+        if (undone.isEmpty()) {
+            return Optional.empty();
+        }
+        Step step = undone.get().step();
+        track.journal().markRedone(step);
+        if (undone.get().reading().isPresent()) {
+            reread(undone.get().reading().get().after(), transaction);
+            return Optional.of(step);
+        }
+        Map<Integer, Value> edits = new LinkedHashMap<>();
+        step.changes().forEach(change -> now.index(change.key()).ifPresent(index -> edits.put(index, change.after())));
+        publish(now.with(edits), step, transaction);
+        return Optional.of(step);
+    }
+
+    /** Reads the track by other options, under which its journal holds other segments. */
+    private void reread(String options, LaneTransaction transaction) throws Exception {
+        TrackSnapshot again = track.reread(options, transaction);
+        track.keepCounts(again.counts());
+        transaction.set(again);
+        transaction.tell(listener -> listener.reread(again));
+    }
+}

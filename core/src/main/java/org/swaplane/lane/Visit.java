@@ -1,0 +1,13 @@
+package org.swaplane.lane;
+
+import java.time.Duration;
+import java.time.Instant;
+
+/**
+ * One stay at a segment, so far.
+ *
+ * @param number tells it from every other one of this program's run
+ * @param ended when something was last done there
+ * @param active the time between, without pauses that were longer than the lane's idle limit
+ */
+public record Visit(long number, Instant began, Instant ended, Duration active) {}

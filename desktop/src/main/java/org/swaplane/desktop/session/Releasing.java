@@ -1,0 +1,143 @@
+package org.swaplane.desktop.session;
+
+import java.nio.file.Path;
+import java.util.List;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.lane.Delivery;
+import org.swaplane.lane.ProofStore;
+import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackSnapshot;
+import org.swaplane.release.FileNaming;
+import org.swaplane.release.Gate;
+
+/** The gate of the track that is shown, and what was released of it. */
+public final class Releasing {
+    private final LaneSession session;
+    private final ReadOnlyObjectWrapper<Gate> gate = new ReadOnlyObjectWrapper<>();
+    /** What the view says besides the gate; null until it is read. */
+    private final ReadOnlyObjectWrapper<Outlook> outlook = new ReadOnlyObjectWrapper<>();
+
+    private boolean asking;
+    private boolean askAgain;
+
+    /**
+     * What a release would write, and what was released.
+     *
+     * @param file path of the result
+     */
+    public record Outlook(Path file, List<ProofStore.Receipt> receipts) {}
+
+    /** Both are read in one go. */
+    private record Read(Gate gate, Outlook outlook) {}
+
+    Releasing(LaneSession session) {
+        this.session = session;
+    }
+
+    /** Null until it is asked for the first time. */
+    public ReadOnlyObjectProperty<Gate> gateProperty() {
+        return gate.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Outlook> outlookProperty() {
+        return outlook.getReadOnlyProperty();
+    }
+
+    private Delivery delivery() {
+        return new Delivery(session.lane(), session.checking().checks());
+    }
+
+    void chosen() {
+        gate.set(null);
+        outlook.set(null);
+    }
+
+    void released(Track track) {
+        if (track == session.track()) {
+            refresh();
+        }
+    }
+
+    /** Asks the gate about the track as it is now; while it is asked already, once more after that. */
+    public void refresh() {
+        TrackSnapshot of = session.snapshot();
+        if (of == null) {
+            return;
+        }
+        if (asking) {
+            askAgain = true;
+            return;
+        }
+        asking = true;
+        Delivery delivery = delivery();
+        session.background()
+                .read(
+                        Strings.say("task.gate", of.name()),
+                        progress -> new Read(
+                                delivery.gate(of, progress),
+                                new Outlook(
+                                        delivery.target(of.track()),
+                                        session.lane().proofs().receipts(of.track()))),
+                        read -> {
+                            if (session.track() == of.track()) {
+                                outlook.set(read.outlook());
+                                gate.set(read.gate());
+                            }
+                            asked();
+                        },
+                        failure -> {
+                            session.failed(failure);
+                            asked();
+                        });
+    }
+
+    private void asked() {
+        asking = false;
+        if (askAgain) {
+            askAgain = false;
+            refresh();
+        }
+    }
+
+    /** The pattern that names of results are made by. */
+    public String naming() {
+        return session.lane().settings().naming().pattern();
+    }
+
+    /** Sets the pattern of names, unless it gives none, which is said then. */
+    public void setNaming(String pattern) {
+        Track of = session.track();
+        Delivery delivery = delivery();
+        session.background()
+                .run(
+                        Strings.say("task.naming"),
+                        progress -> {
+                            delivery.setNaming(of, new FileNaming(pattern));
+                            return of;
+                        },
+                        done -> refresh());
+    }
+
+    public void release(String overrideReason) {
+        TrackSnapshot of = session.snapshot();
+        Delivery delivery = delivery();
+        session.background()
+                .run(
+                        Strings.say("task.release", of.name()),
+                        progress -> delivery.release(of, delivery.gate(of, progress), overrideReason, progress),
+                        receipt -> session.notify(Notification.Tone.DONE, Strings.say("release.done", receipt.file())));
+    }
+
+    /** Writes the file as it stands now into the lane's folder {@code preview}, and opens it. */
+    public void openTarget(FileOpener opener) {
+        TrackSnapshot of = session.snapshot();
+        Delivery delivery = delivery();
+        session.background()
+                .run(Strings.say("task.write", of.name()), progress -> delivery.preview(of, progress), written -> {
+                    opener.open(written);
+                    session.notify(Notification.Tone.DONE, Strings.say("reading.opened", written.toString()));
+                });
+    }
+}

@@ -1,0 +1,15 @@
+package org.swaplane.desktop.session;
+
+/** What can have changed for a view. */
+public enum Topic {
+    /** Another track is shown, or its file has been read or cut in another way. */
+    TRACK,
+    SEGMENTS,
+    FINDINGS,
+    /** The list of the lane's tracks, and how far each is. */
+    TRACKS,
+    TRIPS,
+    PROOFS,
+    RELEASES,
+    SETTINGS
+}
