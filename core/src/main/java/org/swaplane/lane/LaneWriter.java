@@ -49,27 +49,28 @@ public final class LaneWriter implements AutoCloseable {
     }
 
     /**
-     * Makes a change when its turn comes. Tracks that it is about must have been read, or are named in {@code reads}.
+     * Makes a change when its turn comes.
      *
+     * @param about the tracks whose segments it is about
      * @return its result once it is on disk; what it threw otherwise, and then nothing has changed
      */
-    <T> CompletableFuture<T> submit(Change<T> change, Track... reads) {
+    <T> CompletableFuture<T> submit(Change<T> change, Track... about) {
         CompletableFuture<T> result = new CompletableFuture<>();
         try {
-            thread.execute(() -> make(change, reads, result));
+            thread.execute(() -> make(change, about, result));
         } catch (RejectedExecutionException e) {
             result.completeExceptionally(new CannotProceedException("", "the lane is closed already", "open it again"));
         }
         return result;
     }
 
-    private <T> void make(Change<T> change, Track[] reads, CompletableFuture<T> result) {
+    private <T> void make(Change<T> change, Track[] about, CompletableFuture<T> result) {
         T made;
         LaneTransaction transaction = new LaneTransaction();
         try {
             // Reading takes long and may need the database itself, so it is done before.
-            for (Track track : reads) {
-                track.now();
+            for (Track track : about) {
+                transaction.hold(track);
             }
             made = database.transaction(() -> change.make(transaction));
         } catch (Exception | Error e) {

@@ -130,33 +130,39 @@ public final class Resegmentation {
         progress.checkCancelled();
         List<String> keys =
                 IntStream.range(first, first + count).mapToObj(made::keyAt).toList();
-        return LaneWriter.await(lane.writer().submit(transaction -> {
-            refuseAway(track);
-            if (!track.reading().options().equals(before)) {
-                throw new CannotProceedException(
-                        track.name(), "its segments were cut otherwise meanwhile", "look at them, and try again");
-            }
-            TrackSnapshot now = transaction.now(track);
-            List<Value> values = keys.stream()
-                    .map(key -> now.value(now.index(key).orElseThrow()))
-                    .toList();
-            List<Change> changes = changes(keys, values, read, first, outcome.of(values));
-            lane.trackStore().keepOptions(track, options.toJson(), transaction);
-            lane.writer().writer(track).endStep(transaction);
-            track.journal()
-                    .append(
-                            StepKind.RESEGMENTED,
-                            lane.settings().person(),
-                            "",
-                            Optional.empty(),
-                            changes,
-                            Optional.of(new Journal.Reading(before, options.toJson())));
-            TrackSnapshot again = TrackSnapshot.of(track, read, track.journal().replay());
-            track.keepCounts(again.counts());
-            transaction.set(again);
-            transaction.tell(listener -> listener.reread(again));
-            return again;
-        }));
+        return LaneWriter.await(lane.writer()
+                .submit(
+                        transaction -> {
+                            refuseAway(track);
+                            if (!track.reading().options().equals(before)) {
+                                throw new CannotProceedException(
+                                        track.name(),
+                                        "its segments were cut otherwise meanwhile",
+                                        "look at them, and try again");
+                            }
+                            TrackSnapshot now = transaction.now(track);
+                            List<Value> values = keys.stream()
+                                    .map(key -> now.value(now.index(key).orElseThrow()))
+                                    .toList();
+                            List<Change> changes = changes(keys, values, read, first, outcome.of(values));
+                            lane.trackStore().keepOptions(track, options.toJson(), transaction);
+                            lane.writer().writer(track).endStep(transaction);
+                            track.journal()
+                                    .append(
+                                            StepKind.RESEGMENTED,
+                                            lane.settings().person(),
+                                            "",
+                                            Optional.empty(),
+                                            changes,
+                                            Optional.of(new Journal.Reading(before, options.toJson())));
+                            TrackSnapshot again = TrackSnapshot.of(
+                                    track, read, track.journal().replay());
+                            track.keepCounts(again.counts());
+                            transaction.set(again);
+                            transaction.tell(listener -> listener.reread(again));
+                            return again;
+                        },
+                        track));
     }
 
     /** What the step says of the segments that are there now, and of those that are no more. */

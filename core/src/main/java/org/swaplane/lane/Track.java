@@ -146,8 +146,8 @@ public final class Track {
         return store.reread(this, options, transaction);
     }
 
-    /** How it stands from now on. */
-    void publish(TrackSnapshot changed) {
+    /** How it stands from now on; whoever is reading it just now must not put what it was before in its place. */
+    synchronized void publish(TrackSnapshot changed) {
         snapshot = changed;
         summary = summary.with(changed.counts());
     }
