@@ -14,6 +14,8 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Objects;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import org.sqlite.SQLiteConfig;
 import org.swaplane.task.BlockingWork;
 import org.swaplane.task.CannotProceedException;
@@ -23,6 +25,8 @@ import org.swaplane.task.CannotProceedException;
  * connection writes, others read what was committed, and nobody waits for a reader.
  */
 final class Database implements AutoCloseable {
+    private static final Logger LOG = Logger.getLogger(Database.class.getName());
+
     private final Path file;
     private final boolean writable;
     private final Connection writer;
@@ -106,27 +110,35 @@ final class Database implements AutoCloseable {
         try {
             writer.setAutoCommit(false);
             inTransaction = Thread.currentThread();
-            try {
-                T result = work.run();
-                writer.commit();
-                return result;
-            } catch (Exception | Error e) {
-                rollBack(e);
-                throw e;
-            } finally {
-                inTransaction = null;
-                writer.setAutoCommit(true);
-            }
+            T result = work.run();
+            writer.commit();
+            return result;
         } catch (SQLException e) {
+            rollBack(e);
             throw failed(e);
+        } catch (Exception | Error e) {
+            rollBack(e);
+            throw e;
+        } finally {
+            inTransaction = null;
+            endTransaction();
         }
     }
 
+    /** A full disk rolls back by itself, and then says that there is nothing to roll back; what was wrong first is what counts. */
     private void rollBack(Throwable cause) {
         try {
             writer.rollback();
         } catch (SQLException e) {
             cause.addSuppressed(e);
+        }
+    }
+
+    private void endTransaction() {
+        try {
+            writer.setAutoCommit(true);
+        } catch (SQLException e) {
+            LOG.log(Level.FINE, "after a transaction that was rolled back already", e);
         }
     }
 

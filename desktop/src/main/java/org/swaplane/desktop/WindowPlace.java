@@ -1,80 +1,116 @@
 package org.swaplane.desktop;
 
-import java.util.List;
+import java.util.Optional;
 import java.util.prefs.Preferences;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.geometry.Rectangle2D;
-import javafx.scene.layout.Region;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
+import javafx.stage.WindowEvent;
+import javafx.util.Duration;
 
 /**
- * Where a window stands and how large it is: as it was left, and never larger than the screen or outside it. Window managers that know
- * no better get a size from the scene itself.
+ * Where a window stands and how large it is: as it was left, and never larger than the screen or outside it. On a screen that it would
+ * fill, it is maximized, since no window manager says before how much room its frame takes.
  */
 final class WindowPlace {
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
     private static final double LEAST_WIDTH = 640;
     private static final double LEAST_HEIGHT = 480;
-    private static final String MAXIMIZED = "maximized";
+    private static final double FRAME = 48;
+    private static final double SHARE_OF_SCREEN = 0.9;
+
+    /** Some window managers shrink a new window right after it is shown; so it is told its size again, this often. */
+    private static final int TIMES = 4;
+
+    private static final Duration BETWEEN = Duration.millis(120);
+
+    /**
+     * What a window gets.
+     *
+     * @param corner where it was left; empty where the window manager may choose
+     */
+    record Fitted(Optional<Rectangle2D> corner, double width, double height, boolean maximized) {}
 
     private WindowPlace() {}
 
     /** Places a window that is not shown yet as it was left, and remembers from now on. */
     static void remembered(Stage stage) {
         Preferences place = Preferences.userNodeForPackage(WindowPlace.class).node("window");
-        Rectangle2D wanted = new Rectangle2D(
-                place.getDouble("x", Double.MAX_VALUE),
-                place.getDouble("y", Double.MAX_VALUE),
-                Math.max(LEAST_WIDTH, place.getDouble("width", WIDTH)),
-                Math.max(LEAST_HEIGHT, place.getDouble("height", HEIGHT)));
-        Rectangle2D screen = screenOf(wanted).getVisualBounds();
-        apply(stage, fitted(wanted, screen));
-        stage.setMaximized(place.getBoolean(MAXIMIZED, false));
-        stage.setOnHiding(event -> remember(stage, place));
+        double x = place.getDouble("x", Double.NaN);
+        double width = Math.max(LEAST_WIDTH, place.getDouble("width", WIDTH));
+        double height = Math.max(LEAST_HEIGHT, place.getDouble("height", HEIGHT));
+        Optional<Rectangle2D> left = Double.isNaN(x)
+                ? Optional.empty()
+                : Optional.of(new Rectangle2D(x, place.getDouble("y", 0), width, height));
+        Fitted fitted = fitted(left, width, height, screenOf(left).getVisualBounds());
+        place(stage, place.getBoolean("maximized", false) ? maximized(fitted) : fitted);
+        stage.addEventHandler(WindowEvent.WINDOW_HIDING, event -> remember(stage, place));
     }
 
     /** Places a window that is not remembered. */
     static void fresh(Stage stage) {
-        Rectangle2D wanted = new Rectangle2D(Double.MAX_VALUE, Double.MAX_VALUE, WIDTH, HEIGHT);
-        apply(stage, fitted(wanted, Screen.getPrimary().getVisualBounds()));
+        place(stage, fitted(Optional.empty(), WIDTH, HEIGHT, Screen.getPrimary().getVisualBounds()));
     }
 
-    private static Screen screenOf(Rectangle2D place) {
-        List<Screen> screens =
-                Screen.getScreensForRectangle(place.getMinX(), place.getMinY(), place.getWidth(), place.getHeight());
-        return screens.isEmpty() ? Screen.getPrimary() : screens.get(0);
+    private static Fitted maximized(Fitted other) {
+        return new Fitted(other.corner(), other.width(), other.height(), true);
     }
 
-    /** No larger than the screen, and within it; in its middle where the place is not known. */
-    static Rectangle2D fitted(Rectangle2D wanted, Rectangle2D screen) {
-        double width = Math.min(wanted.getWidth(), screen.getWidth());
-        double height = Math.min(wanted.getHeight(), screen.getHeight());
-        boolean known = screen.intersects(wanted);
-        double x = known ? wanted.getMinX() : screen.getMinX() + (screen.getWidth() - width) / 2;
-        double y = known ? wanted.getMinY() : screen.getMinY() + (screen.getHeight() - height) / 2;
-        return new Rectangle2D(
-                Math.max(screen.getMinX(), Math.min(x, screen.getMaxX() - width)),
-                Math.max(screen.getMinY(), Math.min(y, screen.getMaxY() - height)),
-                width,
-                height);
+    private static Screen screenOf(Optional<Rectangle2D> left) {
+        return left.stream()
+                .flatMap(each ->
+                        Screen.getScreensForRectangle(each.getMinX(), each.getMinY(), each.getWidth(), each.getHeight())
+                                .stream())
+                .findFirst()
+                .orElseGet(Screen::getPrimary);
     }
 
-    private static void apply(Stage stage, Rectangle2D place) {
-        // Some window managers take the size of the scene and not that of the stage, so both say it.
-        if (stage.getScene().getRoot() instanceof Region root) {
-            root.setPrefSize(place.getWidth(), place.getHeight());
+    /** A window of this size, left at this place if it is known, on a screen. */
+    static Fitted fitted(Optional<Rectangle2D> left, double width, double height, Rectangle2D screen) {
+        boolean fills = width >= screen.getWidth() || height + FRAME >= screen.getHeight();
+        double fitWidth = Math.min(width, screen.getWidth() * SHARE_OF_SCREEN);
+        double fitHeight = Math.min(height, screen.getHeight() * SHARE_OF_SCREEN);
+        Optional<Rectangle2D> corner = left.filter(screen::intersects)
+                .map(each -> new Rectangle2D(
+                        Math.max(screen.getMinX(), Math.min(each.getMinX(), screen.getMaxX() - fitWidth)),
+                        Math.max(screen.getMinY(), Math.min(each.getMinY(), screen.getMaxY() - fitHeight)),
+                        fitWidth,
+                        fitHeight));
+        return new Fitted(corner, fitWidth, fitHeight, fills);
+    }
+
+    private static void place(Stage stage, Fitted place) {
+        place.corner().ifPresent(corner -> {
+            stage.setX(corner.getMinX());
+            stage.setY(corner.getMinY());
+        });
+        size(stage, place);
+        stage.setMaximized(place.maximized());
+        Timeline again = new Timeline(new KeyFrame(BETWEEN, event -> sizeAgain(stage, place)));
+        again.setCycleCount(TIMES);
+        stage.addEventHandler(WindowEvent.WINDOW_SHOWN, event -> again.play());
+    }
+
+    private static void size(Stage stage, Fitted place) {
+        stage.setWidth(place.width());
+        stage.setHeight(place.height());
+    }
+
+    private static void sizeAgain(Stage stage, Fitted place) {
+        boolean shrunk = stage.getWidth() < place.width() - 1 || stage.getHeight() < place.height() - 1;
+        if (shrunk && stage.isShowing()) {
+            size(stage, place);
+            stage.setMaximized(place.maximized());
         }
-        stage.setX(place.getMinX());
-        stage.setY(place.getMinY());
-        stage.setWidth(place.getWidth());
-        stage.setHeight(place.getHeight());
-        stage.setMinWidth(Math.min(LEAST_WIDTH, place.getWidth()));
-        stage.setMinHeight(Math.min(LEAST_HEIGHT, place.getHeight()));
+        stage.setMinWidth(Math.min(LEAST_WIDTH, place.width()));
+        stage.setMinHeight(Math.min(LEAST_HEIGHT, place.height()));
     }
 
     private static void remember(Stage stage, Preferences place) {
-        place.putBoolean(MAXIMIZED, stage.isMaximized());
+        place.putBoolean("maximized", stage.isMaximized());
         if (!stage.isMaximized() && !stage.isIconified()) {
             place.putDouble("x", stage.getX());
             place.putDouble("y", stage.getY());

@@ -35,6 +35,7 @@ final class SegmentBench extends VBox {
     private int index = -1;
     private Segment loaded;
     private boolean loading;
+    private boolean wantsFocus;
 
     SegmentBench(LaneSession session) {
         this.session = session;
@@ -49,7 +50,7 @@ final class SegmentBench extends VBox {
 
     /** Puts the bench into the row of a segment, its editor into {@code place}, and shows the segment as it stands. */
     void moveTo(GridPane row, VBox place, int segment) {
-        boolean focused = editor.isFocused();
+        wantsFocus |= editor.isFocused();
         if (getParent() != row) {
             if (getParent() instanceof GridPane before) {
                 before.getChildren().remove(this);
@@ -71,8 +72,8 @@ final class SegmentBench extends VBox {
             load();
         }
         showAround();
-        if (focused) {
-            Platform.runLater(editor::requestFocus);
+        if (wantsFocus) {
+            Platform.runLater(this::takeFocus);
         }
     }
 
@@ -155,7 +156,16 @@ final class SegmentBench extends VBox {
         return editor;
     }
 
+    /** To the editor, as soon as the row of the current segment is on the screen. */
     void focusEditor() {
-        Platform.runLater(editor::requestFocus);
+        wantsFocus = true;
+        Platform.runLater(this::takeFocus);
+    }
+
+    private void takeFocus() {
+        if (wantsFocus && editor.getScene() != null) {
+            editor.requestFocus();
+            wantsFocus = !editor.isFocused();
+        }
     }
 }

@@ -1,0 +1,82 @@
+package org.swaplane.desktop.session;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.swaplane.demo.DemoLane;
+import org.swaplane.lane.Lane;
+
+/** A session without a window: a thread of its own stands for the window's. */
+final class SessionBench implements AutoCloseable {
+    private static final long PATIENCE_MILLIS = 20_000;
+
+    private final ExecutorService window = Executors.newSingleThreadExecutor(work -> new Thread(work, "window"));
+    final LaneSession session;
+
+    SessionBench(Lane lane) {
+        session = on(() -> new LaneSession(lane, Defaults.none(), window));
+    }
+
+    /** Over a new demo lane; its first track is read and checked. */
+    static SessionBench ofDemo(Path folder) {
+        try {
+            SessionBench bench = new SessionBench(DemoLane.create(folder, Clock.systemUTC()));
+            bench.until(() -> bench.session.checking().isMade());
+            return bench;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Does something on the window's thread. */
+    <T> T on(Callable<T> work) {
+        try {
+            return window.submit(work).get();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new AssertionError(e);
+        } catch (ExecutionException e) {
+            throw new AssertionError(e.getCause());
+        }
+    }
+
+    void run(Runnable work) {
+        on(Executors.callable(work));
+    }
+
+    /** Waits until it is so, as the window sees it. */
+    void until(Callable<Boolean> condition) {
+        long end = System.currentTimeMillis() + PATIENCE_MILLIS;
+        while (!on(condition)) {
+            if (System.currentTimeMillis() > end) {
+                throw new AssertionError("it never came to be so");
+            }
+            Thread.onSpinWait();
+        }
+    }
+
+    /** Until everything that was done is on disk, looked at, and nothing runs any more. */
+    void settle() {
+        until(() -> session.editing().isSaved()
+                && !session.background().busyProperty().get());
+        session.checking().settle();
+        run(() -> {});
+    }
+
+    String message() {
+        return on(() -> session.messageProperty().get() == null
+                ? ""
+                : session.messageProperty().get().text());
+    }
+
+    @Override
+    public void close() {
+        session.close();
+        window.shutdownNow();
+    }
+}
