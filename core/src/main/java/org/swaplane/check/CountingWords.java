@@ -31,7 +31,7 @@ final class CountingWords {
     /**
      * The words of a language.
      *
-     * @param number in digits, or {@code half}, {@code one-and-half}, {@code midnight}, or {@code counters} for what follows a numeral of one
+     * @param number in digits, or {@code half}, {@code one-and-half}, {@code midnight}, {@code round-the-clock}, or {@code counters} for what follows a numeral of one
      *     character
      */
     static Set<String> of(String language, String number) {

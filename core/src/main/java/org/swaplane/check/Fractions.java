@@ -21,6 +21,32 @@ final class Fractions {
 
     private Fractions() {}
 
+    /** '2\u00BD' and '2.5' against 2, 1 and 2 with a blank and a stroke between them. */
+    static boolean isMixed(ReadNumber number, UnmatchedNumbers other) {
+        for (int i = 0; i + 2 < other.left().size(); i++) {
+            ReadNumber whole = other.left().get(i);
+            ReadNumber above = other.left().get(i + 1);
+            ReadNumber below = other.left().get(i + 2);
+            boolean written = other.between(whole, above).matches("[\\s\u00A0\u202F-]")
+                    && other.between(above, below).matches("[/\u2044]")
+                    && value(whole).matches("\\d{1,6}")
+                    && value(above).matches("\\d{1,3}")
+                    && value(below).matches("[1-9]\\d{0,2}");
+            if (written && number.values().contains(mixed(value(whole), value(above), value(below)))) {
+                other.left().subList(i, i + 3).clear();
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static String mixed(String whole, String above, String below) {
+        return new BigDecimal(whole)
+                .add(new BigDecimal(above).divide(new BigDecimal(below), new MathContext(4)))
+                .stripTrailingZeros()
+                .toPlainString();
+    }
+
     /** '\u00BD' and '0.5' against 1 and 2 with a stroke between them. */
     static boolean isQuotient(ReadNumber number, UnmatchedNumbers other) {
         return removeStroked(

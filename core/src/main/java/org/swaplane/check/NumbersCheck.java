@@ -1,15 +1,16 @@
 package org.swaplane.check;
 
 import java.util.ArrayList;
+import java.util.Currency;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
-import org.swaplane.format.Message;
 import org.swaplane.number.MonthNames;
-import org.swaplane.number.NumberReader;
 import org.swaplane.number.NumberWriter;
 import org.swaplane.number.ReadNumber;
 import org.swaplane.number.RomanNumerals;
@@ -18,11 +19,15 @@ import org.swaplane.wording.Phrase;
 
 /** Numbers, times and dates compared as values, each side read in the notation of its own language. */
 final class NumbersCheck implements Check {
-    /** Stands for each character of a placeholder. */
-    private static final char MASKED = '\uFFFC';
+    private static final Pattern BEHIND = Pattern.compile(
+            "[\\s\u00A0\u202F]?(?:(?<sign>[%\u2030\u00B0\u2032\u2033\\p{Sc}])|(?<word>\\p{L}[\\p{L}\u00B2\u00B3/]*))");
+    private static final Pattern BEFORE =
+            Pattern.compile("(?:(?<sign>\\p{Sc})|(?<word>\\p{L}{2,3}))[\\s\u00A0\u202F]?$");
+    private static final Set<String> CURRENCIES = Currency.getAvailableCurrencies().stream()
+            .map(Currency::getCurrencyCode)
+            .collect(Collectors.toUnmodifiableSet());
 
     private final Placeholders placeholders;
-    private final Map<String, NumberReader> readers = new ConcurrentHashMap<>();
 
     NumbersCheck(Placeholders placeholders) {
         this.placeholders = placeholders;
@@ -38,66 +43,18 @@ final class NumbersCheck implements Check {
         if (segment.target().isEmpty()) {
             return List.of();
         }
-        String source = placeholders.mask(segment.sourceText(), MASKED);
-        String target = placeholders.mask(segment.targetText(), MASKED);
-        List<ReadNumber> missing = read(source, segment.sourceLanguage());
-        List<ReadNumber> added = new ArrayList<>();
-        for (ReadNumber number : read(target, segment.targetLanguage())) {
-            missing.stream()
-                    .filter(each -> isSame(each, number, segment))
-                    .findFirst()
-                    .ifPresentOrElse(missing::remove, () -> added.add(number));
-        }
-        if (!missing.isEmpty() || !added.isEmpty()) {
-            OtherWritings.settle(
-                    new UnmatchedNumbers(segment.sourceText(), segment.sourceLanguage(), missing),
-                    new UnmatchedNumbers(segment.targetText(), segment.targetLanguage(), added));
-        }
-        boolean written = missing.stream().anyMatch(number -> Codes.isOfWord(segment.sourceText(), number));
-        boolean instead = added.stream().anyMatch(number -> Codes.isOfWord(segment.targetText(), number));
-        if (written != instead) {
-            missing.removeIf(number -> Codes.isOfWord(segment.sourceText(), number));
-            added.removeIf(number -> Codes.isOfWord(segment.targetText(), number));
-        }
-        if (Message.mayHaveVariants(segment.sourceText())) {
-            missing.removeIf(NumbersCheck::isSelected);
-            added.removeIf(NumbersCheck::isSelected);
-        }
-        List<Finding> findings = findings(segment, missing, added);
+        NumberMatching matching = NumberMatching.of(segment, placeholders);
+        List<Finding> findings = findings(segment, matching.missing(), new ArrayList<>(matching.added()));
         romans(segment).ifPresent(findings::add);
         months(segment).ifPresent(findings::add);
         if (findings.isEmpty()) {
-            LetteredCodes.changed(source, target)
+            LetteredCodes.changed(
+                            NumberMatching.masked(segment.sourceText(), placeholders),
+                            NumberMatching.masked(segment.targetText(), placeholders))
                     .map(span -> codeChanged(segment, span))
                     .ifPresent(findings::add);
         }
         return findings;
-    }
-
-    private List<ReadNumber> read(String masked, String language) {
-        return new ArrayList<>(reader(language).read(masked));
-    }
-
-    /** A small number in a message may be that of a variant which only one of the languages has. */
-    private static boolean isSelected(ReadNumber number) {
-        return number.written().length() == 1;
-    }
-
-    private NumberReader reader(String language) {
-        return readers.computeIfAbsent(language, NumberReader::new);
-    }
-
-    private boolean isSame(ReadNumber source, ReadNumber target, CheckedSegment segment) {
-        if (Codes.isVersion(segment.sourceText(), source)) {
-            return source.written().equals(target.written());
-        }
-        if (source.values().isEmpty()) {
-            // An author who writes numbers as another language does; perhaps as that of the target.
-            List<ReadNumber> again = reader(segment.targetLanguage()).read(source.written());
-            return source.written().equals(target.written())
-                    || again.size() == 1 && again.get(0).agreesWith(target);
-        }
-        return source.agreesWith(target) && !Codes.differ(segment.sourceText(), source, target);
     }
 
     private List<Finding> findings(CheckedSegment segment, List<ReadNumber> missing, List<ReadNumber> added) {
@@ -124,11 +81,42 @@ final class NumbersCheck implements Check {
         boolean foreign = wrong.values().isEmpty()
                 || wrong.kind() == ReadNumber.Kind.NUMBER && value(wrong).indexOf(':') > 0;
         boolean asWritten = value(right).equals(right.written()) && value(wrong).equals(wrong.written());
+        if (foreign && wrong.written().equals(right.written()) && !isMeasured(segment.targetText(), wrong)) {
+            return keptAsWritten(segment, right, wrong, fix);
+        }
         String key = foreign
                 ? "check.numbers.notation"
                 : asWritten ? "check.numbers.changed-as-written" : "check.numbers.changed";
         Phrase message = Phrase.of(key, right.written(), wrong.written(), value(right), value(wrong));
         return Finding.in(segment, id(), Severity.ERROR, message, List.of(span(right)), List.of(span(wrong)), fix);
+    }
+
+    /** As in the source, where this language would write it otherwise: nearly always the number of a version or a section. */
+    private Finding keptAsWritten(CheckedSegment segment, ReadNumber right, ReadNumber wrong, Optional<Content> fix) {
+        return Finding.in(
+                segment,
+                id(),
+                Severity.WARNING,
+                Phrase.of("check.numbers.kept", wrong.written()),
+                List.of(span(right)),
+                List.of(span(wrong)),
+                fix);
+    }
+
+    /** Whether a unit, a currency or a sign for percent stands beside a number, so that it can be no version. */
+    private static boolean isMeasured(String text, ReadNumber number) {
+        Matcher behind = BEHIND.matcher(text).region(number.end(), text.length());
+        boolean measured = behind.lookingAt() && (behind.group("sign") != null || isUnit(behind.group("word")));
+        Matcher before = BEFORE.matcher(text.substring(0, number.start()));
+        return measured || before.find() && (before.group("sign") != null || isCurrency(before.group("word")));
+    }
+
+    private static boolean isUnit(String word) {
+        return UnitSymbols.isOne(word) || isCurrency(word);
+    }
+
+    private static boolean isCurrency(String word) {
+        return CURRENCIES.contains(word);
     }
 
     private Finding codeChanged(CheckedSegment segment, Span code) {

@@ -49,10 +49,13 @@ final class OtherWritings {
                             || TimesAndDates.isBuddhistYear(number, one, other));
             one.left().removeIf(number -> isJoined(number, other) || isListed(number, other));
             one.left()
-                    .removeIf(number -> Fractions.isQuotient(number, other)
+                    .removeIf(number -> Fractions.isMixed(number, other)
+                            || Fractions.isQuotient(number, other)
                             || Fractions.isRatio(number, other)
                             || Fractions.isDiscount(number, one, other)
                             || Fractions.isWithHalf(number, other));
+            one.left().removeIf(number -> ScriptedDigits.isSame(number, one, other));
+            TimesAndDates.settleRoundTheClock(one, other);
             Fractions.settleSaid(one, other);
             one.left().removeIf(number -> TimesAndDates.isMonth(number, one, other) || isRoman(number, other));
             settleSaid(one, other);

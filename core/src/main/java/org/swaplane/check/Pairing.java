@@ -7,15 +7,13 @@ import java.util.function.BiPredicate;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNumbers;
-import org.swaplane.number.NumberReader;
-import org.swaplane.number.ReadNumber;
 import org.swaplane.placeholder.Placeholders;
 import org.swaplane.placeholder.Placeholders.Found;
 
 /**
  * Every tag, placeholder and number of a source linked to its counterpart in the target.
  *
- * @param links of counterparts, as indexes into {@code source} and {@code target}; what is in no link is a gap
+ * @param links of counterparts, as indexes into {@code source} and {@code target}
  */
 public record Pairing(List<Item> source, List<Item> target, List<Link> links) {
     public Pairing {
@@ -30,8 +28,12 @@ public record Pairing(List<Item> source, List<Item> target, List<Link> links) {
         NUMBER
     }
 
-    /** One thing that must have a counterpart; for a tag {@code written} is its number with {@code /} as in tag notation. */
-    public record Item(Kind kind, String written) {}
+    /**
+     * One thing that must have a counterpart; for a tag {@code written} is its number with {@code /} as in tag notation.
+     *
+     * @param settled whether it has one: in a link, or in a writing that is no item, such as a number in words
+     */
+    public record Item(Kind kind, String written, boolean settled) {}
 
     public record Link(int source, int target) {}
 
@@ -58,17 +60,7 @@ public record Pairing(List<Item> source, List<Item> target, List<Link> links) {
                 (one, other) -> one.written().equals(other.written()),
                 inSource.stream().map(Found::written).toList(),
                 inTarget.stream().map(Found::written).toList());
-        List<ReadNumber> sourceNumbers =
-                new NumberReader(segment.sourceLanguage()).read(placeholders.mask(source, '\uFFFC'));
-        List<ReadNumber> targetNumbers =
-                new NumberReader(segment.targetLanguage()).read(placeholders.mask(target, '\uFFFC'));
-        builder.add(
-                Kind.NUMBER,
-                sourceNumbers,
-                targetNumbers,
-                ReadNumber::agreesWith,
-                sourceNumbers.stream().map(ReadNumber::written).toList(),
-                targetNumbers.stream().map(ReadNumber::written).toList());
+        builder.add(NumberMatching.of(segment, placeholders));
         return new Pairing(builder.source, builder.target, builder.links);
     }
 
@@ -99,18 +91,39 @@ public record Pairing(List<Item> source, List<Item> target, List<Link> links) {
                 BiPredicate<T, T> matches,
                 List<String> sourceLabels,
                 List<String> targetLabels) {
+            boolean[] found = new boolean[inSource.size()];
             boolean[] used = new boolean[inTarget.size()];
             for (int i = 0; i < inSource.size(); i++) {
                 for (int j = 0; j < inTarget.size(); j++) {
                     if (!used[j] && matches.test(inSource.get(i), inTarget.get(j))) {
                         used[j] = true;
+                        found[i] = true;
                         links.add(new Link(source.size() + i, target.size() + j));
                         break;
                     }
                 }
             }
-            sourceLabels.forEach(label -> source.add(new Item(kind, label)));
-            targetLabels.forEach(label -> target.add(new Item(kind, label)));
+            for (int i = 0; i < found.length; i++) {
+                source.add(new Item(kind, sourceLabels.get(i), found[i]));
+            }
+            for (int i = 0; i < used.length; i++) {
+                target.add(new Item(kind, targetLabels.get(i), used[i]));
+            }
+        }
+
+        private void add(NumberMatching numbers) {
+            int firstSource = source.size();
+            int firstTarget = target.size();
+            numbers.source()
+                    .forEach(each -> source.add(new Item(
+                            Kind.NUMBER, each.written(), !numbers.missing().contains(each))));
+            numbers.target()
+                    .forEach(each -> target.add(new Item(
+                            Kind.NUMBER, each.written(), !numbers.added().contains(each))));
+            numbers.pairs()
+                    .forEach(pair -> links.add(new Link(
+                            firstSource + numbers.source().indexOf(pair.source()),
+                            firstTarget + numbers.target().indexOf(pair.target()))));
         }
     }
 }

@@ -29,6 +29,19 @@ final class TagFixes {
         return atEdges(source, target, missing).or(() -> around(source, target, missing));
     }
 
+    /** With the source's own tag in place of each that has its id. */
+    static Content withCodesOf(Content source, Content target) {
+        return new Content(target.runs().stream()
+                .map(run -> run instanceof Tag tag
+                        ? source.tags().stream()
+                                .filter(tag::matches)
+                                .<Run>map(own -> own)
+                                .findFirst()
+                                .orElse(run)
+                        : run)
+                .toList());
+    }
+
     private static Optional<Content> instead(Content target, List<Tag> missing, List<Tag> added) {
         boolean alike = missing.stream()
                 .map(Tag::kind)

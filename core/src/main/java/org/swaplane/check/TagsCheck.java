@@ -5,15 +5,20 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
+import org.swaplane.format.NativeCode;
 import org.swaplane.placeholder.PrintfArguments;
 import org.swaplane.wording.Phrase;
 
 /** Tags that the target lost, doubled or gained, and pairs that close before they open or cross each other. */
 final class TagsCheck implements Check {
+    /** XLIFF 1.2, section 2.3 (clone), and XLIFF 2.1, section 4.3.1 (canCopy), where the file says so itself. */
+    private static final Pattern REPEATABLE = Pattern.compile("^<[^>]*\\s(?:clone|canCopy)\\s*=\\s*[\"']yes[\"']");
+
     @Override
     public String id() {
         return "tags";
@@ -25,7 +30,9 @@ final class TagsCheck implements Check {
             return List.of();
         }
         List<Tag> missing = without(segment.source().tags(), segment.target().tags());
-        List<Tag> added = without(segment.target().tags(), segment.source().tags());
+        List<Tag> added = without(segment.target().tags(), segment.source().tags()).stream()
+                .filter(tag -> !isRepeatable(tag, segment.source()))
+                .toList();
         List<Finding> findings = new ArrayList<>();
         if (!missing.isEmpty()) {
             findings.add(finding(
@@ -48,9 +55,37 @@ final class TagsCheck implements Check {
             findings.add(finding(segment, "check.tags.order", List.of(), Optional.of(ordered)));
         }
         if (findings.isEmpty()) {
+            codeChanged(segment).ifPresent(findings::add);
+        }
+        if (findings.isEmpty()) {
             TagSpaces.find(segment).ifPresent(findings::add);
         }
         return findings;
+    }
+
+    /** Whether the file says of a tag of the source that it may stand in the target as often as one likes. */
+    private static boolean isRepeatable(Tag tag, Content source) {
+        return source.tags().stream()
+                .anyMatch(each -> each.id().equals(tag.id())
+                        && REPEATABLE.matcher(each.code()).find());
+    }
+
+    /** A tag that has the id of one of the source and stands for something else: another code, another half of a pair. */
+    private Optional<Finding> codeChanged(CheckedSegment segment) {
+        List<Tag> left = new ArrayList<>(segment.source().tags());
+        List<Tag> changed = new ArrayList<>();
+        for (Tag tag : segment.target().tags()) {
+            Optional<Tag> own = left.stream()
+                    .filter(each -> each.kind() == tag.kind() && each.id().equals(tag.id()))
+                    .findFirst();
+            own.ifPresent(left::remove);
+            own.filter(each -> NativeCode.differs(each, tag)).ifPresent(changed::add);
+        }
+        if (changed.isEmpty()) {
+            return Optional.empty();
+        }
+        Content fixed = TagFixes.withCodesOf(segment.source(), segment.target());
+        return Optional.of(finding(segment, "check.tags.code", changed, Optional.of(fixed)));
     }
 
     private Finding finding(CheckedSegment segment, String key, List<Tag> tags, Optional<Content> fix) {

@@ -2,6 +2,7 @@ package org.swaplane.check;
 
 import static org.swaplane.check.UnmatchedNumbers.value;
 
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -121,5 +122,34 @@ final class TimesAndDates {
         Optional<ReadNumber> common = other.find(String.valueOf(Integer.parseInt(year) - BUDDHIST));
         common.ifPresent(other.left()::remove);
         return common.isPresent();
+    }
+
+    /** '24/7' against words for it, which may have one of its numbers in them. */
+    static void settleRoundTheClock(UnmatchedNumbers one, UnmatchedNumbers other) {
+        for (int i = 0; i + 1 < one.left().size(); i++) {
+            ReadNumber hours = one.left().get(i);
+            ReadNumber days = one.left().get(i + 1);
+            boolean written = value(hours).equals("24")
+                    && value(days).equals("7")
+                    && one.between(hours, days).matches("[\\s\u00A0]?[/x\u00D7][\\s\u00A0]?");
+            if (written && saysRoundTheClock(other)) {
+                one.left().subList(i, i + 2).clear();
+                other.left()
+                        .removeIf(number ->
+                                value(number).equals("24") || value(number).equals("7"));
+                return;
+            }
+        }
+        // The hours were said as hours, so only the days are left.
+        one.left()
+                .removeIf(number -> value(number).equals("7")
+                        && one.text().substring(0, number.start()).matches("(?s).*24[\\s\u00A0]?[/x\u00D7][\\s\u00A0]?")
+                        && saysRoundTheClock(other));
+    }
+
+    private static boolean saysRoundTheClock(UnmatchedNumbers side) {
+        String text = side.text().toLowerCase(Locale.ROOT).replaceAll("[\\s\u00A0]", "_");
+        return CountingWords.of(Language.of(side.language()).code(), "round-the-clock").stream()
+                .anyMatch(text::contains);
     }
 }

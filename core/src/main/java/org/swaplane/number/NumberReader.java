@@ -6,8 +6,10 @@ import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -42,7 +44,15 @@ public final class NumberReader {
     private final ScaleWords scales;
     private final TimeReader times;
 
-    public NumberReader(String language) {
+    /** Making one asks CLDR for some hundred words, so each is made once; there are no more than languages. */
+    private static final Map<String, NumberReader> BY_LANGUAGE = new ConcurrentHashMap<>();
+
+    /** The reader of a language, by its BCP 47 code. */
+    public static NumberReader of(String language) {
+        return BY_LANGUAGE.computeIfAbsent(language, NumberReader::new);
+    }
+
+    private NumberReader(String language) {
         this.notation = Notation.of(language);
         this.scales = new ScaleWords(notation.locale());
         this.times = new TimeReader(notation, language, scales.areAttached());

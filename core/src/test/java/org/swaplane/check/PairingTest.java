@@ -33,4 +33,17 @@ class PairingTest {
 
         assertThat(pairing.links()).containsExactly(new Pairing.Link(0, 0));
     }
+
+    @Test
+    void theStripSaysTheSameOfNumbersInOtherWritingsAsTheCheck() {
+        Pairing words = Pairing.of(aSegment()
+                .source("Wait 3 minutes")
+                .target("Drei Minuten warten")
+                .checked());
+        Pairing lost = Pairing.of(
+                aSegment().source("Wait 3 minutes").target("Minuten warten").checked());
+
+        assertThat(words.source()).allMatch(Pairing.Item::settled);
+        assertThat(lost.source()).noneMatch(Pairing.Item::settled);
+    }
 }

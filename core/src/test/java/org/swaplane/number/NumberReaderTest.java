@@ -71,11 +71,9 @@ class NumberReaderTest {
                     ko-KR | 3만 5천 원               | 35000
                     """)
     void numbersAreReadAsValuesInTheLanguagesOwnNotation(String language, String text, String values) {
-        String read = new NumberReader(language)
-                .read(text).stream()
-                        .map(number ->
-                                number.values().stream().sorted().findFirst().orElse("?"))
-                        .collect(Collectors.joining(" "));
+        String read = NumberReader.of(language).read(text).stream()
+                .map(number -> number.values().stream().sorted().findFirst().orElse("?"))
+                .collect(Collectors.joining(" "));
 
         assertThat(read).isEqualTo(values);
     }
@@ -84,7 +82,7 @@ class NumberReaderTest {
     void noTextIsTooStrangeToRead(
             @ForAll @CharRange(from = ' ', to = '>') @Chars({'\u00A0', '\u2212', '\u0662', 'h', 'p', 'm'}) String text,
             @ForAll("languages") String language) {
-        for (ReadNumber number : new NumberReader(language).read(text)) {
+        for (ReadNumber number : NumberReader.of(language).read(text)) {
             assertThat(text.substring(number.start(), number.end())).isEqualTo(number.written());
         }
     }
@@ -96,7 +94,7 @@ class NumberReaderTest {
 
     @Test
     void placesAreThoseInTheText() {
-        List<ReadNumber> numbers = new NumberReader("en-GB").read("Deck 2, at 2:05 pm, −4 °C");
+        List<ReadNumber> numbers = NumberReader.of("en-GB").read("Deck 2, at 2:05 pm, −4 °C");
 
         assertThat(numbers).extracting(ReadNumber::written).containsExactly("2", "2:05 pm", "−4");
         assertThat(numbers).extracting(ReadNumber::start).containsExactly(5, 11, 20);
@@ -104,14 +102,13 @@ class NumberReaderTest {
 
     @Test
     void anHourWithoutMinutesAgreesWithTheFullDayHour() {
-        ReadNumber english = new NumberReader("en-GB").read("6 pm").get(0);
+        ReadNumber english = NumberReader.of("en-GB").read("6 pm").get(0);
 
-        assertThat(english.agreesWith(new NumberReader("de-DE").read("18 Uhr").get(0)))
+        assertThat(english.agreesWith(NumberReader.of("de-DE").read("18 Uhr").get(0)))
                 .isTrue();
-        assertThat(english.agreesWith(
-                        new NumberReader("de-DE").read("18:00 Uhr").get(0)))
+        assertThat(english.agreesWith(NumberReader.of("de-DE").read("18:00 Uhr").get(0)))
                 .isTrue();
-        assertThat(english.agreesWith(new NumberReader("de-DE").read("6 Uhr").get(0)))
+        assertThat(english.agreesWith(NumberReader.of("de-DE").read("6 Uhr").get(0)))
                 .isFalse();
     }
 
@@ -121,7 +118,7 @@ class NumberReaderTest {
         try {
             Locale.setDefault(Locale.forLanguageTag("ar-EG"));
 
-            assertThat(new NumberReader("en-GB").read("at 2:05 pm").get(0).values())
+            assertThat(NumberReader.of("en-GB").read("at 2:05 pm").get(0).values())
                     .containsExactly("14:05");
         } finally {
             Locale.setDefault(before);

@@ -25,8 +25,8 @@ class NumberWriterTest {
                     """)
     void theRightValueIsWrittenInTheTargetsNotation(
             String from, String right, String to, String wrong, String corrected) {
-        ReadNumber source = new NumberReader(from).read(right).get(0);
-        ReadNumber target = new NumberReader(to).read(wrong).get(0);
+        ReadNumber source = NumberReader.of(from).read(right).get(0);
+        ReadNumber target = NumberReader.of(to).read(wrong).get(0);
 
         assertThat(new NumberWriter(to).corrected(source, target)).contains(corrected);
     }
@@ -34,8 +34,8 @@ class NumberWriterTest {
     @ParameterizedTest
     @CsvSource({"en-GB,14:05,en-US,3:04 pm", "en-GB,14:05,de-DE,15"})
     void whatIsNotCertainIsNotSuggested(String from, String right, String to, String wrong) {
-        ReadNumber source = new NumberReader(from).read(right).get(0);
-        ReadNumber target = new NumberReader(to).read(wrong).get(0);
+        ReadNumber source = NumberReader.of(from).read(right).get(0);
+        ReadNumber target = NumberReader.of(to).read(wrong).get(0);
 
         assertThat(new NumberWriter(to).corrected(source, target)).isEmpty();
     }

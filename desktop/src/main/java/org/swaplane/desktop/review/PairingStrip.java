@@ -74,7 +74,7 @@ final class PairingStrip extends Pane {
         DoubleBinding next = start;
         for (int i = 0; i < items.size(); i++) {
             Optional<Pairing.Link> link = link(i, source);
-            Label label = item(items.get(i), link.isPresent(), source);
+            Label label = item(items.get(i), source);
             label.setLayoutY(y);
             boolean aligned = link.isPresent() && !source;
             label.layoutXProperty()
@@ -95,10 +95,10 @@ final class PairingStrip extends Pane {
                 .findFirst();
     }
 
-    private static Label item(Pairing.Item item, boolean paired, boolean source) {
+    private static Label item(Pairing.Item item, boolean source) {
         Label label = Parts.styled(new Label(item.written()), "pairing-item");
         label.getStyleClass().add("pairing-" + item.kind().name().toLowerCase(Locale.ROOT));
-        if (!paired) {
+        if (!item.settled()) {
             label.getStyleClass().add("pairing-gap");
             label.setText(Strings.say(source ? "pairing.missing" : "pairing.added", item.written()));
         }
