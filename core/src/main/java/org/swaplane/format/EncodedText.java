@@ -1,7 +1,5 @@
 package org.swaplane.format;
 
-import com.ibm.icu.text.CharsetDetector;
-import com.ibm.icu.text.CharsetMatch;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.Reader;
@@ -10,25 +8,26 @@ import java.io.Writer;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import org.swaplane.task.CannotProceedException;
 
 /** A text file as characters, each of which can be found again by its offset (UTF-16 units after the byte order mark). */
 public final class EncodedText {
     private static final int HEAD = 8192;
     private static final int SAMPLE = 1 << 16;
-    private static final int LEAST_EVIDENCE = 12;
-    private static final int LEAST_CONFIDENCE = 20;
-    private static final Pattern LATIN =
-            Pattern.compile("ISO-8859-[1-4]|ISO-8859-9|ISO-8859-1[0-6]|windows-125[0247]|IBM.*");
     private static final int LONGEST = 64 << 20;
 
     private final Source source;
     private final TextEncoding encoding;
+    private final String doubt;
 
     private EncodedText(Source source, TextEncoding encoding) {
+        this(source, encoding, "");
+    }
+
+    private EncodedText(Source source, TextEncoding encoding, String doubt) {
         this.source = source;
         this.encoding = encoding;
+        this.doubt = doubt;
     }
 
     /** Finds the encoding out. */
@@ -51,54 +50,70 @@ public final class EncodedText {
         return new EncodedText(source, encoding);
     }
 
-    /** The same, unless somebody overruled the encoding of a document. */
-    public static EncodedText guessed(Source source, FileOptions options, Charset otherwise) throws IOException {
-        String overruled = options.document().encoding();
-        return overruled.isEmpty()
-                ? guessed(source, otherwise)
-                : of(source, TextEncoding.of(Charset.forName(overruled)));
-    }
-
     /**
-     * A text that says nothing of its encoding: by its byte order mark, else UTF-8 if it is valid as such, else by the statistics of its
-     * bytes where they are clear, else {@code otherwise}.
+     * A text that says nothing of its encoding: by its byte order mark, else UTF-8 if it is valid as such, else by what its bytes look
+     * like in the source language; see {@link EncodingGuess}. Unless somebody overruled it.
      */
-    public static EncodedText guessed(Source source, Charset otherwise) throws IOException {
-        byte[] head;
-        try (InputStream in = source.open()) {
-            head = in.readNBytes(4);
+    public static EncodedText guessed(Source source, FileOptions options) throws IOException {
+        String overruled = options.document().encoding();
+        if (!overruled.isEmpty()) {
+            return of(source, TextEncoding.of(Charset.forName(overruled)));
         }
-        Optional<TextEncoding> marked = TextEncoding.marked(head);
+        byte[] sample;
+        try (InputStream in = source.open()) {
+            sample = in.readNBytes(SAMPLE);
+        }
+        Optional<TextEncoding> marked = TextEncoding.marked(sample);
         if (marked.isPresent()) {
             return of(source, marked.get());
+        }
+        Optional<Charset> told = EncodingGuess.toldByItsBytes(sample);
+        if (told.isPresent()) {
+            return of(source, TextEncoding.of(told.get()));
         }
         EncodedText utf8 = of(source, TextEncoding.of(StandardCharsets.UTF_8));
         try (Reader reader = utf8.open()) {
             reader.transferTo(Writer.nullWriter());
             return utf8;
         } catch (CannotProceedException e) {
-            return of(source, TextEncoding.of(detected(source).orElse(otherwise)));
+            return bestGuess(source, sample, options.sourceLanguage());
         }
     }
 
-    /** Only for encodings of other scripts, and of enough characters: those of Latin letters cannot be told apart in a short text. */
-    private static Optional<Charset> detected(Source source) throws IOException {
-        byte[] sample;
-        try (InputStream in = source.open()) {
-            sample = in.readNBytes(SAMPLE);
+    /** UTF-8 if it is valid as such, or has a byte order mark; else what the standard of its format says that it is. */
+    public static EncodedText utf8Or(Charset standard, Source source, FileOptions options) throws IOException {
+        EncodedText text = guessed(source, options);
+        boolean said =
+                !options.document().encoding().isEmpty() || text.encoding().bom() > 0;
+        return said || text.encoding().charset().equals(StandardCharsets.UTF_8)
+                ? text
+                : of(source, TextEncoding.of(standard));
+    }
+
+    /** The best that all of the text can be read in. */
+    private static EncodedText bestGuess(Source source, byte[] sample, String language) throws IOException {
+        EncodingGuess guess = EncodingGuess.of(sample, language);
+        CannotProceedException first = null;
+        for (EncodingGuess.Candidate candidate : guess.candidates()) {
+            EncodedText text =
+                    new EncodedText(source, TextEncoding.of(candidate.charset()), guess.isSure() ? "" : guess.doubt());
+            try (Reader reader = text.open()) {
+                reader.transferTo(Writer.nullWriter());
+                return text;
+            } catch (CannotProceedException e) {
+                first = first == null ? e : first;
+            }
         }
-        int others = 0;
-        for (byte each : sample) {
-            others += each < 0 ? 1 : 0;
-        }
-        CharsetMatch match = new CharsetDetector().setText(sample).detect();
-        boolean clear = others >= LEAST_EVIDENCE
-                && match != null
-                && match.getConfidence() >= LEAST_CONFIDENCE
-                && !LATIN.matcher(match.getName()).matches();
-        return clear && Charset.isSupported(match.getName())
-                ? Optional.of(Charset.forName(match.getName()))
-                : Optional.empty();
+        throw new CannotProceedException(
+                new CannotProceedException.Place(source.name(), 0, 0),
+                "its encoding cannot be told",
+                "ask the sender for it in UTF-8, or choose its encoding",
+                first);
+    }
+
+    /** Why the encoding is only a guess, with what the text would be in others; empty where it is no guess, or a sure one. */
+    public String doubt() {
+        return doubt;
     }
 
     /**

@@ -1,5 +1,6 @@
 package org.swaplane.format;
 
+import java.nio.charset.Charset;
 import org.swaplane.extension.ExtensionRules;
 import org.swaplane.placeholder.PlaceholderTags;
 import org.swaplane.segmentation.SegmentationRules;
@@ -48,6 +49,17 @@ public record FileOptions(
         return sourceLanguage.isEmpty() && !stated.isEmpty()
                 ? new FileOptions(stated, targetLanguage, rules, segmentation, document)
                 : this;
+    }
+
+    /**
+     * The same for what is written of a file: in the encoding that the file was read in, which need not be guessed again and could be
+     * guessed otherwise.
+     *
+     * @param encoding as {@link TextEncoding#label} says it
+     */
+    public FileOptions inEncodingOf(String encoding) {
+        boolean known = !document.encoding().isEmpty() || encoding.endsWith("+BOM") || !Charset.isSupported(encoding);
+        return known ? this : with(document.withEncoding(encoding));
     }
 
     /** What makes the placeholders of a document tags. */

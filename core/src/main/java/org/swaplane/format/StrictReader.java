@@ -78,8 +78,10 @@ final class StrictReader extends Reader {
     private CannotProceedException malformed(int value) {
         return new CannotProceedException(
                 new CannotProceedException.Place(name, line, column),
-                String.format("byte 0x%02X is not %s, the encoding that the file declares", value, decoder.charset()),
-                "correct the encoding in the first line, or ask the sender for the file again",
+                String.format(
+                        "byte 0x%02X is not %s, the encoding that the file has or is read in",
+                        value, decoder.charset()),
+                "correct the encoding that the file declares, or choose another one",
                 null);
     }
 

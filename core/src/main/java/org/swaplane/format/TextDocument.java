@@ -15,6 +15,7 @@ import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
 import org.swaplane.task.Progress;
+import org.swaplane.wording.Wording;
 
 /** A document in a text format: its units stand at places of the text and are spliced in when it is written. */
 public final class TextDocument implements DocumentFile {
@@ -216,6 +217,12 @@ public final class TextDocument implements DocumentFile {
         }
 
         public TextDocument build(String format, CharacterEscapes escapes) {
+            if (!text.doubt().isEmpty()) {
+                units.problem(
+                        0,
+                        0,
+                        Wording.say("format.encoding-guessed", text.encoding().label(), text.doubt()));
+            }
             BilingualDocument document = units.document(
                     format, text.encoding().label(), text.source().name());
             return new TextDocument(text, escapes, document, places, units.units(), whenTranslated);

@@ -283,7 +283,8 @@ public final class TrackStore {
 
     /** Opens another version of a track's file, with all that the lane knows about it. */
     BilingualFile open(Track track, Source source, Progress progress) throws IOException {
-        return formats.open(source, options(track), progress);
+        String encoding = track.now(progress).document().encoding();
+        return formats.open(source, options(track).inEncodingOf(encoding), progress);
     }
 
     /** Opens a copy that went out, which is recognised anew: that of a document is in another format. */

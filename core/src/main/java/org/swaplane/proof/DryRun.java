@@ -57,8 +57,9 @@ public final class DryRun {
     }
 
     /** Runs every proof; the pseudo-translated file is left at {@code output}. */
-    public DryRunResult run(Source source, FileOptions options, Path output, Progress progress) throws IOException {
-        BilingualFile original = formats.open(source, options, progress);
+    public DryRunResult run(Source source, FileOptions given, Path output, Progress progress) throws IOException {
+        BilingualFile original = formats.open(source, given, progress);
+        FileOptions options = given.inEncodingOf(original.document().encoding());
         Path folder = output.toAbsolutePath().getParent();
         try (Drafts drafts = new Drafts(folder)) {
             Path unchanged = drafts.add();

@@ -87,12 +87,21 @@ public final class Srx {
         while (!(xml.next() == XMLStreamConstants.END_ELEMENT
                 && xml.getLocalName().equals("rule"))) {
             if (xml.isStartElement() && xml.getLocalName().equals("beforebreak")) {
-                before = pattern(name, xml, xml.getElementText());
+                before = pattern(name, xml, text(xml));
             } else if (xml.isStartElement() && xml.getLocalName().equals("afterbreak")) {
-                after = pattern(name, xml, xml.getElementText());
+                after = pattern(name, xml, text(xml));
             }
         }
         return new BreakRule(breaks, before, after);
+    }
+
+    /** Up to the end tag; in a pattern there are no elements. Not getElementText, which loses its place across buffers. */
+    private static String text(XMLStreamReader xml) throws XMLStreamException {
+        StringBuilder text = new StringBuilder();
+        while (xml.next() != XMLStreamConstants.END_ELEMENT) {
+            text.append(xml.hasText() ? xml.getText() : "");
+        }
+        return text.toString();
     }
 
     private static String pattern(String name, XMLStreamReader xml, String written) {

@@ -2,11 +2,11 @@ package org.swaplane.terms;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.charset.Charset;
 import java.util.Set;
 import java.util.regex.Pattern;
 import javax.xml.stream.XMLStreamException;
 import org.swaplane.format.EncodedText;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.Head;
 import org.swaplane.format.SafeXml;
 import org.swaplane.format.Source;
@@ -63,8 +63,7 @@ public final class TermListReader {
                 throw SafeXml.notWellFormed(source.name(), e);
             }
         } else {
-            String text =
-                    EncodedText.guessed(source, Charset.forName("windows-1252")).readAll();
+            String text = EncodedText.guessed(source, FileOptions.NONE).readAll();
             list = new TermList(source.name(), TermTable.entries(TermTable.rows(source.name(), text)));
         }
         if (list.entries().isEmpty()) {

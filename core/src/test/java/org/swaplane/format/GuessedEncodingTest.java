@@ -24,14 +24,14 @@ class GuessedEncodingTest {
     void aTextThatSaysNothingIsToldByItsBytes(String charset, String text) throws IOException {
         Source source = Source.of("a.txt", text.getBytes(Charset.forName(charset)));
 
-        assertThat(EncodedText.guessed(source, LATIN).readAll()).isEqualTo(text);
+        assertThat(EncodedText.guessed(source, FileOptions.NONE).readAll()).isEqualTo(text);
     }
 
     @Test
     void aByteOrderMarkDecides() throws IOException {
         byte[] marked = "\uFEFFFähre".getBytes(Charset.forName("UTF-16LE"));
 
-        EncodedText text = EncodedText.guessed(Source.of("a.txt", marked), LATIN);
+        EncodedText text = EncodedText.guessed(Source.of("a.txt", marked), FileOptions.NONE);
 
         assertThat(text.readAll()).isEqualTo("Fähre");
         assertThat(text.encoding().label()).isEqualTo("UTF-16LE+BOM");

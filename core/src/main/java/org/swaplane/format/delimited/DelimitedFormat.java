@@ -1,7 +1,6 @@
 package org.swaplane.format.delimited;
 
 import java.io.IOException;
-import java.nio.charset.Charset;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -19,6 +18,7 @@ import org.swaplane.format.TextDocument;
 import org.swaplane.format.table.PairColumns;
 import org.swaplane.placeholder.PlaceholderTags;
 import org.swaplane.task.Progress;
+import org.swaplane.wording.Wording;
 
 /** A table in one language; the first row may name the columns. If it names a source and a target, the table is bilingual. */
 public final class DelimitedFormat implements BilingualFormat {
@@ -37,7 +37,7 @@ public final class DelimitedFormat implements BilingualFormat {
 
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
-        EncodedText text = EncodedText.guessed(source, options, Charset.forName("windows-1252"));
+        EncodedText text = EncodedText.guessed(source, options);
         TextDocument.Builder document = new TextDocument.Builder(text, options);
         String all = text.readAll();
         char separator = separator(all.lines().findFirst().orElse(""));
@@ -55,6 +55,8 @@ public final class DelimitedFormat implements BilingualFormat {
             }
             if (row == 1 && areNames(values)) {
                 names = values;
+                PairColumns.doubtful(values)
+                        .ifPresent(column -> document.problem(1, 1, Wording.say("format.pairs-unsure", column)));
             } else {
                 addRow(document, row, cellsOfRow, names, selection, placeholders, separator);
             }

@@ -52,12 +52,12 @@ public final class HtmlFormat implements BilingualFormat {
         if (!options.document().encoding().isEmpty()
                 || TextEncoding.marked(head).isPresent()
                 || !declared.find()) {
-            return EncodedText.guessed(source, options, USUAL);
+            return EncodedText.guessed(source, options);
         }
         try {
             return EncodedText.of(source, TextEncoding.of(Charset.forName(declared.group(1))));
         } catch (IllegalCharsetNameException | UnsupportedCharsetException e) {
-            return EncodedText.guessed(source, options, USUAL);
+            return EncodedText.guessed(source, options);
         }
     }
 }

@@ -6,7 +6,6 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.core.StreamReadConstraints;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import org.swaplane.document.About;
 import org.swaplane.format.BilingualFile;
@@ -44,7 +43,7 @@ public final class JsonFormat implements BilingualFormat {
 
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
-        EncodedText text = EncodedText.guessed(source, options, StandardCharsets.ISO_8859_1);
+        EncodedText text = EncodedText.guessed(source, options);
         String all = text.readAll();
         boolean ascii = all.chars().allMatch(c -> c < 0x80) && all.contains("\\u");
         if (!options.sourceLanguage().isEmpty() && !options.targetLanguage().isEmpty()) {

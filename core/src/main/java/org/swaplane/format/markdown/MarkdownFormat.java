@@ -1,7 +1,6 @@
 package org.swaplane.format.markdown;
 
 import java.io.IOException;
-import java.nio.charset.Charset;
 import java.util.Set;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
@@ -27,7 +26,7 @@ public final class MarkdownFormat implements BilingualFormat {
 
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
-        EncodedText text = EncodedText.guessed(source, options, Charset.forName("windows-1252"));
+        EncodedText text = EncodedText.guessed(source, options);
         return new MarkdownReader(text, options).read();
     }
 }

@@ -63,14 +63,14 @@ final class OfficeDocument implements DocumentFile {
     }
 
     static OfficeDocument read(Source source, FileOptions given, Progress progress) throws IOException {
+        ContentTypes types = ContentTypes.of(source);
         Map<String, byte[]> entries = SafeZip.read(
-                source,
-                name -> PartKind.of(name).isPresent() || name.equals(Workbook.RELATIONS) || name.equals(STYLES));
+                source, name -> types.kind(name).isPresent() || name.equals(Workbook.RELATIONS) || name.equals(STYLES));
         FileOptions options = given.orSourceLanguage(statedLanguage(entries));
         List<String> names = new ArrayList<>(entries.keySet());
         names.removeAll(List.of(Workbook.RELATIONS, STYLES));
         names.sort(
-                Comparator.<String, PartKind>comparing(name -> PartKind.of(name).orElseThrow())
+                Comparator.<String, PartKind>comparing(name -> types.kind(name).orElseThrow())
                         .thenComparing(String::length)
                         .thenComparing(Comparator.naturalOrder()));
         PackageReader reader = new PackageReader(source, entries, options);
@@ -82,7 +82,7 @@ final class OfficeDocument implements DocumentFile {
         for (String name : names) {
             progress.checkCancelled();
             progress.at(parts.size(), names.size());
-            PartKind kind = PartKind.of(name).orElseThrow();
+            PartKind kind = types.kind(name).orElseThrow();
             format = format.isEmpty() ? kind.format() : format;
             if (kind == PartKind.DIAGRAM_DRAWN) {
                 drawn.add(new DrawnDiagram(name, reader.read(name, kind)));

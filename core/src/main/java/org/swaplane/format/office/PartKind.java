@@ -2,6 +2,7 @@ package org.swaplane.format.office;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -31,6 +32,16 @@ enum PartKind {
     DIAGRAM_DRAWN("(word|ppt|xl)/diagrams/drawing\\d+\\.xml", RunVocabulary.DRAWING, ""),
     DRAWING("xl/drawings/drawing\\d+\\.xml", RunVocabulary.DRAWING, ""),
     PROPERTIES("docProps/core\\.xml", PlainTexts.PROPERTIES, "", Extra.PROPERTIES);
+
+    private static final Map<String, PartKind> TYPES = Map.ofEntries(
+            Map.entry("header", HEADER),
+            Map.entry("footer", HEADER),
+            Map.entry("footnotes", NOTES),
+            Map.entry("endnotes", NOTES),
+            Map.entry("slide", SLIDE),
+            Map.entry("notesSlide", SLIDE_NOTES),
+            Map.entry("sharedStrings", STRINGS),
+            Map.entry("worksheet", SHEET));
 
     private final Pattern name;
     private final Optional<RunVocabulary> vocabulary;
@@ -63,10 +74,20 @@ enum PartKind {
         this(name, Optional.empty(), Optional.of(plain), format, Optional.of(extra));
     }
 
+    /** By its usual name. */
     static Optional<PartKind> of(String entry) {
         return Arrays.stream(values())
                 .filter(kind -> kind.name.matcher(entry).matches())
                 .findFirst();
+    }
+
+    /** By its type in the package (ECMA-376-2, section 10.1.2), since a name is only usual. */
+    static Optional<PartKind> ofType(String contentType) {
+        return Optional.ofNullable(TYPES.get(contentType.replaceAll("^.*\\.|\\+xml$", "")))
+                .or(() -> contentType.endsWith(".document.main+xml")
+                                || contentType.endsWith(".document.macroEnabled.main+xml")
+                        ? Optional.of(DOCUMENT)
+                        : Optional.empty());
     }
 
     /** Whether such a part is read with these options at all. */

@@ -1,7 +1,6 @@
 package org.swaplane.format.plaintext;
 
 import java.io.IOException;
-import java.nio.charset.Charset;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.content.Content;
@@ -32,7 +31,7 @@ public final class PlainTextFormat implements BilingualFormat {
 
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
-        EncodedText text = EncodedText.guessed(source, options, Charset.forName("windows-1252"));
+        EncodedText text = EncodedText.guessed(source, options);
         TextDocument.Builder document = new TextDocument.Builder(text, options);
         Matcher line = LINE.matcher(text.readAll());
         int number = 1;

@@ -6,7 +6,10 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.swaplane.content.Content;
+import org.swaplane.content.Run;
+import org.swaplane.content.Text;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
@@ -34,8 +37,27 @@ final class PoFile implements BilingualFile {
         }
     }
 
-    /** Where the quoted strings of a translation stand. */
-    record Place(int start, int end, Fuzzy fuzzy) {}
+    /**
+     * Where the quoted strings of a translation stand.
+     *
+     * @param lead line breaks that the message begins with; they belong to the file, and so does {@code trail}
+     */
+    record Place(int start, int end, Fuzzy fuzzy, String lead, String trail) {
+        /** A translation without what it has of these line breaks. */
+        String inner(String translation) {
+            int from = translation.startsWith(lead) ? lead.length() : 0;
+            boolean ends = translation.length() - from >= trail.length() && translation.endsWith(trail);
+            return translation.substring(from, translation.length() - (ends ? trail.length() : 0));
+        }
+
+        private Content whole(Content target) {
+            return target.isEmpty()
+                    ? target
+                    : new Content(Stream.of(List.<Run>of(new Text(lead)), target.runs(), List.<Run>of(new Text(trail)))
+                            .flatMap(List::stream)
+                            .toList());
+        }
+    }
 
     /** Places are in the order of the document's segments. */
     PoFile(EncodedText text, BilingualDocument document, List<Place> places, String lineEnd) {
@@ -64,7 +86,7 @@ final class PoFile implements BilingualFile {
             Segment segment = document.segments().get(edit.segment());
             Place place = places.get(edit.segment());
             if (!edit.target().equals(segment.target())) {
-                String written = PoString.written(edit.target(), lineEnd);
+                String written = PoString.written(place.whole(edit.target()), lineEnd);
                 splices.add(new Splice(place.start(), place.end(), segment.key(), raw -> written));
             }
             if (place.fuzzy().isThere() && edit.state() != State.INITIAL) {

@@ -32,7 +32,8 @@ final class PoReader {
     /** Messages are in English where nobody says otherwise. */
     private static final String USUAL_SOURCE = "en";
 
-    private static final Pattern LANGUAGE = Pattern.compile("(?m)^Language:\\s*([\\w@.-]+)");
+    private static final Pattern LANGUAGE = Pattern.compile("(?m)^Language:[ \\t]*([\\w@.-]+)");
+    private static final Pattern EDGES = Pattern.compile("(?s)^([\\r\\n]*)(.*?)([\\r\\n]*)$");
 
     private final EncodedText text;
     private final FileOptions options;
@@ -101,10 +102,21 @@ final class PoReader {
             case "msgid" -> entry.source = value;
             case "msgid_plural" -> entry.plural = value;
             default -> {
-                entry.forms.add(new PoFile.Place(token.start(4), token.end(4), entry.fuzzy));
+                Matcher edges = edges(entry.source == null ? "" : entry.source);
+                entry.forms.add(
+                        new PoFile.Place(token.start(4), token.end(4), entry.fuzzy, edges.group(1), edges.group(3)));
                 entry.targets.add(value);
             }
         }
+    }
+
+    /** Line breaks at the edges of a message belong to the file: nobody sees them who types the translation anew. */
+    private static Matcher edges(String message) {
+        Matcher edges = EDGES.matcher(message);
+        if (!edges.matches()) {
+            throw new AssertionError("every text has a middle");
+        }
+        return edges;
     }
 
     /** An obsolete entry ({@code #~}) is a comment; one before an entry says where it stands, or what it is about. */
@@ -141,12 +153,12 @@ final class PoReader {
         boolean isFuzzy = entry.fuzzy.isThere();
         for (int form = 0; form < entry.forms.size(); form++) {
             String source = form == 0 || entry.plural.isEmpty() ? entry.source : entry.plural;
-            Content target = placeholders.tagged(entry.targets.get(form));
+            Content target = placeholders.tagged(entry.forms.get(form).inner(entry.targets.get(form)));
             segments.add(new Segment(
                     entry.forms.size() == 1 ? unique : unique + '/' + form,
                     0,
                     unique,
-                    placeholders.tagged(source),
+                    placeholders.tagged(edges(source).group(2)),
                     target,
                     target.isEmpty() || isFuzzy ? State.INITIAL : State.TRANSLATED,
                     isFuzzy ? "fuzzy" : "",

@@ -24,7 +24,7 @@ public final class PropertiesFormat implements BilingualFormat {
 
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
-        EncodedText text = EncodedText.guessed(source, options, StandardCharsets.ISO_8859_1);
+        EncodedText text = EncodedText.utf8Or(StandardCharsets.ISO_8859_1, source, options);
         return new PropertiesReader(text, options).read();
     }
 }

@@ -1,7 +1,6 @@
 package org.swaplane.format.subtitles;
 
 import java.io.IOException;
-import java.nio.charset.Charset;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -49,7 +48,7 @@ public final class SubtitlesFormat implements BilingualFormat {
     /** A cue is read at once, so its sentences are not cut apart. */
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
-        EncodedText text = EncodedText.guessed(source, options, Charset.forName("windows-1252"));
+        EncodedText text = EncodedText.guessed(source, options);
         TextDocument.Builder document = new TextDocument.Builder(text, options.with(SegmentationRules.BY_PARAGRAPH));
         String all = text.readAll();
         PlaceholderTags marks = options.document().placeholders().and(CUE_MARKS).tags();

@@ -3,10 +3,13 @@ package org.swaplane.format.table;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javax.xml.stream.XMLStreamException;
 import org.swaplane.format.Head;
 import org.swaplane.format.SafeZip;
@@ -16,6 +19,9 @@ import org.swaplane.task.CannotProceedException;
 /** Review copies as word processor documents (ECMA-376, WordprocessingML). */
 public final class DocxReviewCopy {
     private static final String DOCUMENT = "word/document.xml";
+    private static final String RELATIONS = "_rels/.rels";
+    private static final Pattern RELATION = Pattern.compile("<(?:\\w+:)?Relationship\\b[^>]*>");
+    private static final Pattern TARGET = Pattern.compile("\\bTarget=\"/?([^\"]+)\"");
     private static final String COMMENTS = "word/comments.xml";
     private static final String PROPERTIES = "docProps/custom.xml";
 
@@ -35,6 +41,19 @@ public final class DocxReviewCopy {
         }
     }
 
+    /** The part that the package says is the document (ECMA-376-2, section 9.3); most programs call it the same. */
+    private static String mainPart(Source source) throws IOException {
+        byte[] relations = SafeZip.read(source, Set.of(RELATIONS)).get(RELATIONS);
+        Matcher relation = RELATION.matcher(relations == null ? "" : new String(relations, StandardCharsets.UTF_8));
+        while (relation.find()) {
+            Matcher target = TARGET.matcher(relation.group());
+            if (relation.group().contains("/officeDocument\"") && target.find()) {
+                return target.group(1);
+            }
+        }
+        return DOCUMENT;
+    }
+
     public static void write(ReviewCopy copy, OutputStream out) throws IOException {
         try {
             new DocxWriter(copy).write(out);
@@ -49,8 +68,9 @@ public final class DocxReviewCopy {
      * @throws CannotProceedException when it is no document of this kind, or none of its rows is one of ours
      */
     public static ReturnedCopy read(Source source) throws IOException {
-        Map<String, byte[]> parts = SafeZip.read(source, Set.of(DOCUMENT, COMMENTS, PROPERTIES));
-        if (!parts.containsKey(DOCUMENT)) {
+        String main = mainPart(source);
+        Map<String, byte[]> parts = SafeZip.read(source, Set.of(main, COMMENTS, PROPERTIES));
+        if (!parts.containsKey(main)) {
             throw new CannotProceedException(
                     source.name(),
                     "this is no word processor document (DOCX)",
@@ -64,7 +84,7 @@ public final class DocxReviewCopy {
                     ? DocxProperties.read(new ByteArrayInputStream(parts.get(PROPERTIES)), CopyIdentity.PROPERTY)
                             .flatMap(CopyIdentity::read)
                     : Optional.empty();
-            List<ReturnedRow> rows = new DocxTableReader(comments).read(new ByteArrayInputStream(parts.get(DOCUMENT)));
+            List<ReturnedRow> rows = new DocxTableReader(comments).read(new ByteArrayInputStream(parts.get(main)));
             ReturnedCopy copy = new ReturnedCopy(identity, rows);
             if (copy.trip().isEmpty()) {
                 throw new CannotProceedException(

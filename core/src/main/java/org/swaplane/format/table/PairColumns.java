@@ -2,7 +2,8 @@ package org.swaplane.format.table;
 
 import java.util.List;
 import java.util.Locale;
-import org.swaplane.document.LanguageCode;
+import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** Where the columns are, and what the first row says of their languages. */
 public record PairColumns(
@@ -15,28 +16,42 @@ public record PairColumns(
         int source = -1;
         int target = -1;
         int note = -1;
+        String sourceLanguage = "";
+        String targetLanguage = "";
         for (int i = 0; i < first.size(); i++) {
             String name = first.get(i).strip().toLowerCase(Locale.ROOT);
             // In the first column these are the key and the number of a row, elsewhere Indonesian and Norwegian.
             boolean isKey = i == 0 && (name.equals("id") || name.equals("no"));
-            boolean isCode = !isKey
-                    && name.matches("[a-z]{2,3}([-_][a-z0-9]+)*")
-                    && LanguageCode.fault(name.replace('_', '-')).isEmpty();
+            ColumnName said = isKey ? ColumnName.UNKNOWN : ColumnName.of(first.get(i));
+            Optional<ColumnName.Role> role = said.role();
+            boolean isLanguage = role.isEmpty() && !said.language().isEmpty();
             if (name.equals("note") || name.equals("comment")) {
                 note = i;
-            } else if (source < 0 && (name.startsWith("source") || isCode)) {
+            } else if (source < 0 && (role.equals(Optional.of(ColumnName.Role.SOURCE)) || isLanguage)) {
                 source = i;
-            } else if (target < 0 && (name.startsWith("target") || isCode)) {
+                sourceLanguage = said.language();
+            } else if (target < 0 && (role.equals(Optional.of(ColumnName.Role.TARGET)) || isLanguage)) {
                 target = i;
+                targetLanguage = said.language();
             }
         }
-        return source < 0 || target < 0
+        // The same language twice is no pair: 'English' beside 'Englisch' are texts.
+        boolean same = !sourceLanguage.isEmpty() && sourceLanguage.equalsIgnoreCase(targetLanguage);
+        return source < 0 || target < 0 || same
                 ? UNNAMED
-                : new PairColumns(source, target, note, true, code(first.get(source)), code(first.get(target)));
+                : new PairColumns(source, target, note, true, sourceLanguage, targetLanguage);
     }
 
-    private static String code(String name) {
-        String code = name.strip().replace('_', '-');
-        return code.toLowerCase(Locale.ROOT).matches("source.*|target.*") ? "" : code;
+    /** The column of a table in one language whose name says that it could be half of a pair; empty where there is none, or a pair. */
+    public static Optional<String> doubtful(List<String> first) {
+        if (of(first).named()) {
+            return Optional.empty();
+        }
+        return IntStream.range(0, first.size())
+                .filter(i ->
+                        i > 0 || !first.get(i).strip().toLowerCase(Locale.ROOT).matches("id|no"))
+                .mapToObj(first::get)
+                .filter(name -> ColumnName.of(name).saysSomething())
+                .findFirst();
     }
 }

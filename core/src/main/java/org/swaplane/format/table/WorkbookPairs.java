@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Lock;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
 import org.swaplane.format.EncodedText;
@@ -63,12 +64,14 @@ public final class WorkbookPairs implements StatelessFile {
             for (WorkbookRows.Line row : sheet.rows().subList(1, sheet.rows().size())) {
                 String text = row.cell(columns.source());
                 if (!text.isBlank()) {
-                    segments.add(PairSegment.of(
+                    Segment segment = PairSegment.of(
                             sheet.name() + '/' + row.number(),
                             parts.size() - 1,
                             text,
                             row.cell(columns.target()),
-                            row.cell(columns.note())));
+                            row.cell(columns.note()));
+                    // A formula makes its text itself, so nobody can put another in its place.
+                    segments.add(row.formulas().contains(columns.target()) ? segment.with(Lock.STRUCTURE) : segment);
                     targets.add(new Cell(sheet.part(), row.number(), columns.target()));
                 }
             }

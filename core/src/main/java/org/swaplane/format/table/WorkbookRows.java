@@ -3,7 +3,12 @@ package org.swaplane.format.table;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import java.util.function.Predicate;
 import javax.xml.parsers.ParserConfigurationException;
 import org.apache.poi.ooxml.POIXMLException;
@@ -20,9 +25,12 @@ import org.apache.poi.xssf.usermodel.XSSFComment;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
+import org.xml.sax.Attributes;
+import org.xml.sax.ContentHandler;
 import org.xml.sax.InputSource;
 import org.xml.sax.SAXException;
 import org.xml.sax.XMLReader;
+import org.xml.sax.helpers.XMLFilterImpl;
 
 /**
  * The cells of a workbook's sheet as they are shown, read as a stream.
@@ -32,12 +40,24 @@ import org.xml.sax.XMLReader;
  * @param rows those that hold something
  */
 public record WorkbookRows(String name, String part, List<Line> rows) {
-    /** A row; {@code number} counts from 1 as the workbook does. */
-    public record Line(int number, List<String> cells) {
+    /**
+     * A row.
+     *
+     * @param number counts from 1 as the workbook does
+     * @param formulas columns, from 0, whose text is computed
+     */
+    public record Line(int number, List<String> cells, Set<Integer> formulas) {
         /** The text of a column, counted from 0; empty where there is none. */
         String cell(int column) {
             return column < 0 || column >= cells.size() ? "" : cells.get(column);
         }
+    }
+
+    /** What the library logs of a broken workbook it throws as well; kept, since a logger that nobody holds forgets its level. */
+    private static final Logger LIBRARY = Logger.getLogger("org.apache.poi");
+
+    static {
+        LIBRARY.setLevel(Level.OFF);
     }
 
     /** The first row that holds something decides whether a sheet is read on. */
@@ -45,6 +65,7 @@ public record WorkbookRows(String name, String part, List<Line> rows) {
         private final Predicate<Line> goesOn;
         private final List<Line> lines = new ArrayList<>();
         private List<String> cells = new ArrayList<>();
+        private Set<Integer> formulas = new HashSet<>();
 
         private Rows(Predicate<Line> goesOn) {
             this.goesOn = goesOn;
@@ -53,6 +74,7 @@ public record WorkbookRows(String name, String part, List<Line> rows) {
         @Override
         public void startRow(int row) {
             cells = new ArrayList<>();
+            formulas = new HashSet<>();
         }
 
         @Override
@@ -69,9 +91,35 @@ public record WorkbookRows(String name, String part, List<Line> rows) {
             if (cells.isEmpty()) {
                 return;
             }
-            lines.add(new Line(row + 1, List.copyOf(cells)));
+            lines.add(new Line(row + 1, List.copyOf(cells), Set.copyOf(formulas)));
             if (lines.size() == 1 && !goesOn.test(lines.get(0))) {
                 throw new Enough();
+            }
+        }
+    }
+
+    /** Tells which cells are formulas, which those who only see texts are not told. */
+    private static final class Formulas extends XMLFilterImpl {
+        private final Rows rows;
+        private String cell;
+        private int column = -1;
+
+        private Formulas(Rows rows, ContentHandler cells) {
+            this.rows = rows;
+            setContentHandler(cells);
+        }
+
+        @Override
+        public void startElement(String uri, String name, String qualified, Attributes attributes) throws SAXException {
+            if (name.equals("row")) {
+                column = -1;
+            } else if (name.equals("c")) {
+                cell = attributes.getValue("r");
+                column = cell == null ? column + 1 : new CellReference(cell).getCol();
+            }
+            super.startElement(uri, name, qualified, attributes);
+            if (name.equals("f")) {
+                rows.formulas.add(column);
             }
         }
     }
@@ -113,14 +161,22 @@ public record WorkbookRows(String name, String part, List<Line> rows) {
                 try (InputStream sheet = each.next()) {
                     Rows rows = new Rows(wanted);
                     XMLReader xml = XMLHelper.newXMLReader();
-                    xml.setContentHandler(new XSSFSheetXMLHandler(
-                            reader.getStylesTable(), null, texts, rows, new DataFormatter(), false));
+                    xml.setContentHandler(new Formulas(
+                            rows,
+                            new XSSFSheetXMLHandler(
+                                    reader.getStylesTable(), null, texts, rows, new DataFormatter(), false)));
                     parse(xml, sheet);
                     String part = each.getSheetPart().getPartName().getName().substring(1);
                     sheets.add(new WorkbookRows(each.getSheetName(), part, rows.lines));
                 }
             }
             return sheets;
+        } catch (IOException e) {
+            Optional<CannotProceedException> refusal = refusal(source, e);
+            if (refusal.isPresent()) {
+                throw refusal.get();
+            }
+            throw e;
         } catch (POIXMLException
                 | OpenXML4JException
                 | OpenXML4JRuntimeException
@@ -134,6 +190,27 @@ public record WorkbookRows(String name, String part, List<Line> rows) {
                     "save it again as XLSX, or give a CSV file",
                     e);
         }
+    }
+
+    /** The library tells what it cannot read by errors of input and output, in words for programmers. */
+    private static Optional<CannotProceedException> refusal(Source source, IOException e) {
+        String message = String.valueOf(e.getMessage());
+        CannotProceedException.Place place = new CannotProceedException.Place(source.name(), 0, 0);
+        if (message.contains("Zip bomb") || message.contains("exceed")) {
+            return Optional.of(new CannotProceedException(
+                    place,
+                    "a part of the workbook unpacks to far more than a workbook holds",
+                    "do not open it; ask the sender what it is",
+                    e));
+        }
+        if (message.contains("not a") || message.contains("namespace")) {
+            return Optional.of(new CannotProceedException(
+                    place,
+                    "the workbook is written in a dialect that cannot be read here",
+                    "save it again as an ordinary XLSX workbook",
+                    e));
+        }
+        return Optional.empty();
     }
 
     private static void parse(XMLReader xml, InputStream sheet) throws IOException, SAXException {

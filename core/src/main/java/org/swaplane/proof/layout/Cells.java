@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import org.swaplane.format.ElementText;
 
 /** Texts in cells that do not wrap and have a neighbour to the right, so that what is beyond the column is cut off. */
 final class Cells {
@@ -37,7 +38,7 @@ final class Cells {
             } else if (event == XMLStreamConstants.START_ELEMENT
                     && xml.getLocalName().equals("t")
                     && shown) {
-                text.append(xml.getElementText());
+                text.append(ElementText.read(xml));
             } else if (event == XMLStreamConstants.START_ELEMENT
                     && xml.getLocalName().equals("rPh")) {
                 shown = false;
@@ -105,7 +106,7 @@ final class Cells {
             if (event == XMLStreamConstants.START_ELEMENT) {
                 depth++;
                 if (xml.getLocalName().equals("v") || xml.getLocalName().equals("t")) {
-                    value += xml.getElementText();
+                    value += ElementText.read(xml);
                     depth--;
                 }
             } else if (event == XMLStreamConstants.END_ELEMENT) {

@@ -4,7 +4,6 @@ import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonToken;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import org.swaplane.format.EncodedText;
@@ -19,8 +18,7 @@ final class JsonTexts {
 
     static List<FoundText> find(Source source, FileOptions options) throws IOException {
         List<FoundText> found = new ArrayList<>();
-        String all = EncodedText.guessed(source, options, StandardCharsets.ISO_8859_1)
-                .readAll();
+        String all = EncodedText.guessed(source, options).readAll();
         try (JsonParser json = FACTORY.createParser(all)) {
             while (json.nextToken() != null) {
                 if (json.currentToken() == JsonToken.VALUE_STRING && Wordlike.isSentence(json.getText())) {

@@ -22,7 +22,7 @@ final class LineTexts {
 
     static List<FoundText> find(String format, Source source, FileOptions options) throws IOException {
         List<FoundText> found = new ArrayList<>();
-        String all = EncodedText.guessed(source, options, USUAL).readAll();
+        String all = EncodedText.guessed(source, options).readAll();
         String[] lines = (format.equals("markdown") ? withoutCode(all) : all).split("\\R", -1);
         for (int i = 0; i < lines.length; i++) {
             if (!COMMENT.matcher(lines[i]).matches()) {

@@ -37,9 +37,7 @@ public final class Pictures {
         return switch (format) {
             case "docx", "xlsx", "pptx" -> inPackage(source);
             case "html" -> inPage(source);
-            case "markdown" ->
-                inMarkdown(EncodedText.guessed(source, options, StandardCharsets.ISO_8859_1)
-                        .readAll());
+            case "markdown" -> inMarkdown(EncodedText.guessed(source, options).readAll());
             default -> List.of();
         };
     }

@@ -73,6 +73,30 @@ class PoFormatTest {
                         + LONG.replace("msgstr \"\"", "msgstr \"\"\n\"Zwei \\\"Zeilen\\\"\\n\"\n\"hier\\\\\""));
     }
 
+    @Test
+    void aLineBreakAtTheEndBelongsToTheFileAndIsNotLost() throws IOException {
+        String file = HEADER + "msgid \"Cast off\\n\"\nmsgstr \"Ablegen\\n\"\n";
+
+        assertThat(open(file).document().segments().get(0).source().plainText()).isEqualTo("Cast off");
+        assertThat(open(file).document().segments().get(0).target().plainText()).isEqualTo("Ablegen");
+        assertThat(written(file, new SegmentEdit(0, Content.of("Leinen los"), State.TRANSLATED)))
+                .endsWith("msgstr \"Leinen los\\n\"\n");
+    }
+
+    @Test
+    void theHeaderSaysTheEncodingAndAnEmptyLanguageSaysNothing() throws IOException {
+        String file = "msgid \"\"\nmsgstr \"\"\n\"Language: \\n\"\n\"MIME-Version: 1.0\\n\"\n"
+                + "\"Content-Type: text/plain; charset=KOI8-R\\n\"\n\nmsgid \"Ferry\"\nmsgstr \"Паром\"\n";
+        Source source = Source.of("board.po", file.getBytes(java.nio.charset.Charset.forName("KOI8-R")));
+
+        BilingualDocument document = FormatRegistry.ofInstalled()
+                .open(source, FileOptions.ofLanguages("en", "ru"), Progress.NONE)
+                .document();
+
+        assertThat(document.segments().get(0).target().plainText()).isEqualTo("Паром");
+        assertThat(document.targetLanguage()).isEqualTo("ru");
+    }
+
     @Property
     void anUntouchedCatalogueIsTheSameAndAChangedOneReadsBack(
             @ForAll("entries") List<String> entries, @ForAll("targets") String target) throws IOException {
