@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Part;
@@ -31,17 +32,33 @@ public final class Conversion {
 
     private final FormatRegistry formats;
     private final FileOptions options;
-    private final boolean oldXliff;
+    private final Optional<XliffVersion> xliff;
+
+    /** The version of XLIFF that a new file is written in. */
+    public enum XliffVersion {
+        V1_2("xliff-1.2"),
+        V2_1("xliff-2");
+
+        private final String format;
+
+        XliffVersion(String format) {
+            this.format = format;
+        }
+
+        private boolean isOf(BilingualDocument document) {
+            return document.format().startsWith(format);
+        }
+    }
 
     /**
-     * How files are read, and whether a new XLIFF file is of version 1.2 instead of 2.1.
+     * How files are read, and which version of XLIFF is written; where nobody asks for one, 2.1, and an XLIFF file stays as it is.
      *
      * @param options its languages choose among several in the file, or say what the file does not; empty for neither
      */
-    public Conversion(FormatRegistry formats, FileOptions options, boolean oldXliff) {
+    public Conversion(FormatRegistry formats, FileOptions options, Optional<XliffVersion> xliff) {
         this.formats = formats;
         this.options = options;
-        this.oldXliff = oldXliff;
+        this.xliff = xliff;
     }
 
     /**
@@ -53,14 +70,15 @@ public final class Conversion {
         Source source = Source.of(in);
         String from = extension(in);
         String to = extension(out);
-        boolean asItIs =
-                options.sourceLanguage().isEmpty() && options.targetLanguage().isEmpty() && !oldXliff;
+        BilingualDocument read = read(source, from, progress);
+        boolean asItIs = options.sourceLanguage().isEmpty()
+                && options.targetLanguage().isEmpty()
+                && xliff.filter(wanted -> !wanted.isOf(read)).isEmpty();
         boolean same = from.equals(to) || XLIFF.contains(from) && XLIFF.contains(to);
         if (same && asItIs) {
-            read(source, from, progress);
             return bytes -> copy(source, bytes);
         }
-        BilingualDocument document = chosen(source.name(), read(source, from, progress));
+        BilingualDocument document = chosen(source.name(), read);
         if (document.segments().isEmpty()) {
             throw new CannotProceedException(source.name(), "there is no segment in it", "there is nothing to convert");
         }
@@ -71,7 +89,7 @@ public final class Conversion {
             return bytes -> NewTmx.write(document, bytes);
         } else if (XLIFF.contains(to)) {
             return bytes -> {
-                if (oldXliff) {
+                if (xliff.equals(Optional.of(XliffVersion.V1_2))) {
                     NewXliff12.write(document, bytes);
                 } else {
                     NewXliff2.write(onePair(source.name(), document), bytes);

@@ -24,13 +24,13 @@ public record BilingualDocument(
         foreign = List.copyOf(foreign);
     }
 
-    /** The segments of a part, unit by unit. */
+    /** The segments of a part, unit by unit; a text within a tag is a unit of its own. */
     public List<List<Segment>> units(int part) {
         List<List<Segment>> units = new ArrayList<>();
         Segment before = null;
         for (Segment segment : segments) {
             if (segment.part() == part) {
-                if (before == null || !before.unit().equals(segment.unit())) {
+                if (before == null || !before.isOfSameUnit(segment) || before.isSubFlow() || segment.isSubFlow()) {
                     units.add(new ArrayList<>(1));
                 }
                 units.get(units.size() - 1).add(segment);

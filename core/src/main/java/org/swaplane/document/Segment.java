@@ -1,6 +1,8 @@
 package org.swaplane.document;
 
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.swaplane.content.Content;
 
 /**
@@ -49,6 +51,26 @@ public record Segment(
     /** The same with another target and state. */
     public Segment with(Content otherTarget, State otherState) {
         return new Segment(key, part, unit, source, otherTarget, otherState, nativeState, lock, about);
+    }
+
+    /** Whether both are of one unit; units next to each other may have the same id, and are told apart by their keys. */
+    public boolean isOfSameUnit(Segment other) {
+        return part == other.part && unit.equals(other.unit) && occurrence().equals(other.occurrence());
+    }
+
+    /** Which of several units with its id it is of, as its key says. */
+    private String occurrence() {
+        if (key.indexOf('~') < 0) {
+            return "";
+        }
+        Matcher repeated = Pattern.compile("(?:^|/)" + Pattern.quote(unit) + "~(\\d+)(?=$|[/@])")
+                .matcher(key);
+        return repeated.find() ? repeated.group(1) : "";
+    }
+
+    /** Whether it stands within a tag of another segment (XLIFF 1.2, section 2.5, sub). */
+    public boolean isSubFlow() {
+        return key.contains("/sub:");
     }
 
     /** The same known by other ids. */

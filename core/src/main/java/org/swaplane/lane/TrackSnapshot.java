@@ -221,9 +221,7 @@ public final class TrackSnapshot {
     }
 
     boolean sameUnit(int one, int other) {
-        Segment here = read.segments().get(one);
-        Segment there = read.segments().get(other);
-        return here.part() == there.part() && here.unit().equals(there.unit());
+        return read.segments().get(one).isOfSameUnit(read.segments().get(other));
     }
 
     /** What a writer must put into the original. */

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -46,7 +48,7 @@ class ConversionTest {
     private Path convert(Path in, String name, String source, String target) throws IOException {
         Path out = folder.resolve(name);
         NewFile.Writer writer = new Conversion(
-                        FormatRegistry.ofInstalled(), FileOptions.ofLanguages(source, target), false)
+                        FormatRegistry.ofInstalled(), FileOptions.ofLanguages(source, target), Optional.empty())
                 .writer(in, out, Progress.NONE);
         NewFile.write(out, false, writer);
         return out;
@@ -89,7 +91,10 @@ class ConversionTest {
     @Test
     void theOlderXliffHasThePairsWithTheirTagsAndStates() throws IOException {
         Path out = folder.resolve("older.xlf");
-        Conversion older = new Conversion(FormatRegistry.ofInstalled(), FileOptions.ofLanguages("", ""), true);
+        Conversion older = new Conversion(
+                FormatRegistry.ofInstalled(),
+                FileOptions.ofLanguages("", ""),
+                Optional.of(Conversion.XliffVersion.V1_2));
 
         NewFile.write(out, true, older.writer(convert(xliff, "between.tmx"), out, Progress.NONE));
 
@@ -159,5 +164,53 @@ class ConversionTest {
                 .isInstanceOf(CannotProceedException.class)
                 .hasMessageContaining("broken.csv");
         assertThat(folder.resolve("out.tmx")).doesNotExist();
+    }
+
+    private Path inVersion(Path in, String name, Conversion.XliffVersion version) throws IOException {
+        Path out = folder.resolve(name);
+        NewFile.Writer writer = new Conversion(FormatRegistry.ofInstalled(), FileOptions.NONE, Optional.of(version))
+                .writer(in, out, Progress.NONE);
+        NewFile.write(out, false, writer);
+        return out;
+    }
+
+    @Test
+    void eachVersionOfXliffIsMadeOfTheOtherAndItselfStaysAsItIs() throws IOException {
+        Path two = inVersion(xliff, "two.xlf", Conversion.XliffVersion.V2_1);
+        Path one = inVersion(two, "one.xlf", Conversion.XliffVersion.V1_2);
+
+        assertThat(read(two).format()).startsWith("xliff-2");
+        assertThat(read(one).segments())
+                .extracting(segment -> segment.target().plainText())
+                .isEqualTo(read(xliff).segments().stream()
+                        .map(segment -> segment.target().plainText())
+                        .toList());
+        assertThat(inVersion(xliff, "same.xlf", Conversion.XliffVersion.V1_2)).hasSameBinaryContentAs(xliff);
+    }
+
+    @Test
+    void unitsThatRepeatAnIdAndTextsInTagsStayApartAndHalfTranslatedUnitsKeepTheirHalf() throws IOException {
+        Path odd = Files.writeString(folder.resolve("odd.xlf"), """
+                <xliff version="1.2" xmlns="urn:oasis:names:tc:xliff:document:1.2">
+                <file original="a" source-language="en" target-language="de" datatype="x"><body>
+                <trans-unit id="1"><source>First</source><target>Erste</target></trans-unit>
+                <trans-unit id="1"><source>Second</source><target>Zweite</target></trans-unit>
+                <trans-unit id="2"><source>See <ph id="1">&lt;a title="<sub>the pier</sub>"></ph> it</source><target>Sieh <ph id="1">&lt;a title="<sub>den Kai</sub>"></ph> es</target></trans-unit>
+                <trans-unit id="3"><source>One. Two.</source><seg-source><mrk mtype="seg" mid="1">One.</mrk> <mrk mtype="seg" mid="2">Two.</mrk></seg-source><target><mrk mtype="seg" mid="1">Eins.</mrk></target></trans-unit>
+                </body></file></xliff>
+                """);
+
+        List<String> texts = read(odd).segments().stream()
+                .map(segment ->
+                        segment.source().plainText() + " = " + segment.target().plainText())
+                .toList();
+        for (Conversion.XliffVersion version : Conversion.XliffVersion.values()) {
+            Path there = inVersion(odd, "there-" + version + ".xlf", Conversion.XliffVersion.V2_1);
+            Path again = inVersion(there, "again-" + version + ".xlf", version);
+            assertThat(read(again).segments())
+                    .extracting(segment -> segment.source().plainText() + " = "
+                            + segment.target().plainText())
+                    .containsExactlyElementsOf(texts);
+        }
     }
 }

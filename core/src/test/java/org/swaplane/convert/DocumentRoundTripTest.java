@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -87,7 +88,10 @@ class DocumentRoundTripTest {
         NewFile.write(
                 xliff,
                 false,
-                new Conversion(formats, FileOptions.ofLanguages("en", "de"), old)
+                new Conversion(
+                                formats,
+                                FileOptions.ofLanguages("en", "de"),
+                                old ? Optional.of(Conversion.XliffVersion.V1_2) : Optional.empty())
                         .writer(document, xliff, Progress.NONE));
 
         byte[] answer = written(formats.open(Source.of(xliff), Progress.NONE));

@@ -30,7 +30,10 @@ class MergeTest {
         NewFile.write(
                 out,
                 true,
-                new Conversion(FormatRegistry.ofInstalled(), FileOptions.ofLanguages("en", "de"), false)
+                new Conversion(
+                                FormatRegistry.ofInstalled(),
+                                FileOptions.ofLanguages("en", "de"),
+                                java.util.Optional.empty())
                         .writer(json, out, Progress.NONE));
         String xliff = Files.readString(out);
         for (String word : new String[] {"Leave <ph id=\"1\" dataRef=\"d1\"/>.", "Now!", "Stay"}) {
@@ -70,7 +73,10 @@ class MergeTest {
     void theOlderXliffDoesTheSame() throws IOException {
         Path json = Files.writeString(folder.resolve("a.json"), JSON);
         Path out = folder.resolve("a.json.xlf");
-        Conversion older = new Conversion(FormatRegistry.ofInstalled(), FileOptions.ofLanguages("en", "de"), true);
+        Conversion older = new Conversion(
+                FormatRegistry.ofInstalled(),
+                FileOptions.ofLanguages("en", "de"),
+                java.util.Optional.of(Conversion.XliffVersion.V1_2));
         NewFile.write(out, true, older.writer(json, out, Progress.NONE));
         String xliff = Files.readString(out);
 

@@ -9,6 +9,7 @@ import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.content.Text;
+import org.swaplane.content.UnspacedScript;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
@@ -74,6 +75,7 @@ public final class NewXliff12 {
         Segment first = segments.get(0);
         State least =
                 segments.stream().map(Segment::state).min(State::compareTo).orElseThrow();
+        boolean any = segments.stream().anyMatch(segment -> !segment.target().isEmpty());
         boolean translated =
                 segments.stream().noneMatch(segment -> segment.target().isEmpty());
         xml.open(
@@ -90,7 +92,7 @@ public final class NewXliff12 {
         if (segments.size() > 1) {
             writeSide("seg-source", segments, false, "");
         }
-        if (translated) {
+        if (any) {
             writeSide("target", segments, true, States12.write(least));
         }
         for (Note note : first.notes()) {
@@ -106,7 +108,15 @@ public final class NewXliff12 {
         int tagsBefore = 0;
         for (int i = 0; i < segments.size(); i++) {
             Segment segment = segments.get(i);
-            xml.text(i == 0 ? "" : " ");
+            if (targets && segment.target().isEmpty()) {
+                tagsBefore += segment.source().tags().size();
+                continue;
+            }
+            boolean spaced = i > 0
+                    && UnspacedScript.needsSpaceBetween(
+                            segments.get(i - 1).source().plainText(),
+                            segment.source().plainText());
+            xml.text(spaced ? " " : "");
             if (marked) {
                 xml.openInline("mrk", "mtype", "seg", "mid", String.valueOf(i + 1));
             }
