@@ -1,13 +1,16 @@
 package org.swaplane.format;
 
+import java.io.EOFException;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.Collections;
 import java.util.Optional;
+import java.util.zip.ZipException;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipArchiveOutputStream;
 import org.apache.commons.compress.archivers.zip.ZipFile;
 import org.apache.commons.compress.utils.SeekableInMemoryByteChannel;
+import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
 /** A copy of a zip package with some entries replaced; the others keep their compressed bytes, their order and their times. */
@@ -18,6 +21,14 @@ public final class PackageCopy {
     public interface Replacements {
         /** Empty where the entry stays as it is. */
         Optional<byte[]> of(ZipFile original, ZipArchiveEntry entry) throws IOException;
+    }
+
+    private static CannotProceedException broken(IOException e) {
+        return new CannotProceedException(
+                new CannotProceedException.Place("the package", 0, 0),
+                "it is broken inside, so that it cannot be written again (" + e.getMessage() + ")",
+                "open it in its program, save it again, and try once more",
+                e);
     }
 
     public static void write(byte[] original, Replacements replacements, OutputStream out, Progress progress)
@@ -40,6 +51,13 @@ public final class PackageCopy {
                     copy.closeArchiveEntry();
                 }
             }
+        } catch (ZipException | EOFException e) {
+            throw broken(e);
+        } catch (IOException e) {
+            if (String.valueOf(e.getMessage()).contains("Zip")) {
+                throw broken(e);
+            }
+            throw e;
         }
         out.write(written.array(), 0, (int) written.size());
     }

@@ -41,7 +41,7 @@ import org.swaplane.task.Progress;
 
 /** The pseudo-translated round trip that proves a file before work starts. */
 public final class DryRun {
-    private static final String MASK = "[x]";
+    static final String MASK = "[x]";
 
     private final FormatRegistry formats;
     private final PseudoSettings settings;
