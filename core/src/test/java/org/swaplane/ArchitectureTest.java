@@ -24,6 +24,7 @@ class ArchitectureTest {
             "segmentation",
             "placeholder",
             "format",
+            "reviewcopy",
             "number",
             "pseudo",
             "proof",

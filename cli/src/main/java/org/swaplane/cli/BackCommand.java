@@ -21,8 +21,8 @@ import org.swaplane.format.BilingualFile;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Source;
-import org.swaplane.format.table.DocxReviewCopy;
-import org.swaplane.format.table.ReturnedCopy;
+import org.swaplane.reviewcopy.ReturnedCopy;
+import org.swaplane.reviewcopy.ReviewCopyFormats;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import picocli.CommandLine.Command;
@@ -56,7 +56,7 @@ final class BackCommand implements Callable<Integer> {
         Source back = Source.of(returned);
         ReturnReading reading;
         List<SegmentEdit> edits;
-        if (DocxReviewCopy.recognises(back)) {
+        if (ReviewCopyFormats.ofInstalled().mayBeCopy(back)) {
             reading = ReturnReader.read(copy(back, trip), trip, sent);
             edits = edits(reading, change -> State.REVIEWED);
         } else {
@@ -72,7 +72,7 @@ final class BackCommand implements Callable<Integer> {
     }
 
     private ReturnedCopy copy(Source back, String trip) throws IOException {
-        ReturnedCopy copy = DocxReviewCopy.read(back);
+        ReturnedCopy copy = ReviewCopyFormats.ofInstalled().read(back);
         if (!copy.trip().orElseThrow().equals(trip)) {
             throw notFrom();
         }

@@ -18,10 +18,11 @@ import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
 import org.swaplane.format.table.DelimitedText;
-import org.swaplane.format.table.DocxReviewCopy;
 import org.swaplane.format.tmx.NewTmx;
 import org.swaplane.format.xliff12.NewXliff12;
 import org.swaplane.format.xliff2.NewXliff2;
+import org.swaplane.reviewcopy.ReviewCopyFormat;
+import org.swaplane.reviewcopy.ReviewCopyFormats;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
@@ -82,9 +83,10 @@ public final class Conversion {
         if (document.segments().isEmpty()) {
             throw new CannotProceedException(source.name(), "there is no segment in it", "there is nothing to convert");
         }
-        if (to.equals("docx")) {
+        Optional<ReviewCopyFormat> copy = ReviewCopyFormats.ofInstalled().byExtension(to);
+        if (copy.isPresent()) {
             String sha256 = source.sha256();
-            return bytes -> DocxReviewCopy.write(FileExchange.copy(source.name(), sha256, document), bytes);
+            return bytes -> copy.get().write(FileExchange.copy(source.name(), sha256, document), bytes);
         } else if (to.equals("tmx")) {
             return bytes -> NewTmx.write(document, bytes);
         } else if (XLIFF.contains(to)) {

@@ -1,13 +1,15 @@
 package org.swaplane.exchange;
 
+import static org.swaplane.wording.Wording.say;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
-import org.swaplane.format.table.CopyIdentity;
-import org.swaplane.format.table.ReviewCopy;
+import org.swaplane.reviewcopy.CopyIdentity;
+import org.swaplane.reviewcopy.ReviewCopy;
 
 /** Review copies of a bilingual file that is in no lane: the file itself stands for the trip. */
 public final class FileExchange {
@@ -31,7 +33,9 @@ public final class FileExchange {
         for (int i = 0; i < document.segments().size(); i++) {
             Segment segment = document.segments().get(i);
             String sent = TagNotation.write(segment.target(), segment.source());
-            rows.add(new SentRow(i + 1, i, segment, sent, segment.target()));
+            // The copy itself is not kept, so this is what it would say today.
+            List<String> notes = segment.locked() ? List.of(say("copy.locked")) : List.of();
+            rows.add(new SentRow(i + 1, i, segment, sent, segment.target(), notes));
         }
         return rows;
     }

@@ -12,9 +12,9 @@ import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.Fingerprint;
 import org.swaplane.exchange.StructureProblem.Kind;
-import org.swaplane.format.table.ReturnedCopy;
-import org.swaplane.format.table.ReturnedRow;
-import org.swaplane.format.table.ReviewCopy;
+import org.swaplane.reviewcopy.ReturnedCopy;
+import org.swaplane.reviewcopy.ReturnedRow;
+import org.swaplane.reviewcopy.ReviewCopy;
 
 /** Compares three texts for every row: as sent, as returned, as it stands now. Changes nothing. */
 public final class ReturnReader {
@@ -118,7 +118,7 @@ public final class ReturnReader {
 
     /** The comment column went out with the file's notes in it, and the word that a row is locked. */
     private static boolean isOurOwnNote(String text, SentRow original) {
-        return text.equals(say("copy.locked"))
+        return original.notes().contains(text)
                 || original.segment().notes().stream().anyMatch(note -> text.equals(note.text()))
                 || text.equals(ReviewCopy.notes(original.segment()));
     }

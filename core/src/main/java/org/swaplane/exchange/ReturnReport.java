@@ -8,9 +8,9 @@ import java.util.Map;
 import java.util.Set;
 import org.swaplane.compare.TextDifference;
 import org.swaplane.content.TagNotation;
-import org.swaplane.format.table.Revision;
 import org.swaplane.report.HtmlReport;
 import org.swaplane.report.MarkedText;
+import org.swaplane.reviewcopy.Revision;
 
 /** The report on what came back and what became of it. */
 public final class ReturnReport {

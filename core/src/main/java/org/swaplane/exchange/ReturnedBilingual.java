@@ -18,9 +18,9 @@ import org.swaplane.document.Fingerprint;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.exchange.StructureProblem.Kind;
-import org.swaplane.format.table.ReturnedCopy;
-import org.swaplane.format.table.ReturnedRow;
-import org.swaplane.format.table.RowCode;
+import org.swaplane.reviewcopy.ReturnedCopy;
+import org.swaplane.reviewcopy.ReturnedRow;
+import org.swaplane.reviewcopy.RowCode;
 
 /**
  * A bilingual file that came back from another tool, read like a copy that came back from a person: its rows are its segments. A unit

@@ -5,7 +5,7 @@ import java.util.Optional;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.Segment;
-import org.swaplane.format.table.Revision;
+import org.swaplane.reviewcopy.Revision;
 
 /**
  * A row whose target came back different from what was sent.

@@ -13,8 +13,8 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.swaplane.document.Fingerprint;
 import org.swaplane.exchange.StructureProblem.Kind;
-import org.swaplane.format.table.ReturnedRow;
-import org.swaplane.format.table.RowCode;
+import org.swaplane.reviewcopy.ReturnedRow;
+import org.swaplane.reviewcopy.RowCode;
 
 /** Finds for every row that came back the row that was sent: by its code, else by its source text. */
 final class RowMatching {

@@ -1,6 +1,6 @@
 package org.swaplane.exchange;
 
-import org.swaplane.format.table.Remark;
+import org.swaplane.reviewcopy.Remark;
 
 /** A remark that came back on a segment. */
 public record RowRemark(int index, Remark remark) {}

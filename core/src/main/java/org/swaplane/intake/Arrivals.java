@@ -20,12 +20,13 @@ import org.swaplane.document.Segment;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.DocumentFile;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
-import org.swaplane.format.table.DocxReviewCopy;
 import org.swaplane.intake.Arrival.Role;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.ReturnImport;
+import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import org.swaplane.terms.TermListReader;
@@ -136,8 +137,9 @@ public final class Arrivals {
             if (TermListReader.recognises(source)) {
                 return Arrival.unread(source, Role.TERMS, how, "");
             }
-            if (DocxReviewCopy.isOurs(source)) {
-                return returned(how, new ReturnImport(lane).read(source));
+            Optional<ReturnedCopy> copy = lane.copies().find(source);
+            if (copy.isPresent()) {
+                return returned(how, new ReturnImport(lane).recognised(source, copy.get()));
             }
             BilingualFile file =
                     lane.formats().open(source, how.with(lane.settings().rules()), progress);
@@ -160,7 +162,7 @@ public final class Arrivals {
         BilingualDocument document = file.document();
         Role role = file instanceof DocumentFile
                 ? Role.DOCUMENT
-                : document.format().equals("tmx") ? Role.MEMORY : Role.BILINGUAL;
+                : FormatTraits.of(document.format()).isMemory() ? Role.MEMORY : Role.BILINGUAL;
         return new Arrival(
                 source,
                 role,

@@ -6,11 +6,11 @@ import java.util.Locale;
 import org.swaplane.exchange.ReviewInstructions;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
-import org.swaplane.format.table.CopyIdentity;
-import org.swaplane.format.table.DocxReviewCopy;
-import org.swaplane.format.table.ReviewCopy;
 import org.swaplane.format.xliff12.NewXliff12;
 import org.swaplane.format.xliff2.NewXliff2;
+import org.swaplane.reviewcopy.CopyIdentity;
+import org.swaplane.reviewcopy.ReviewCopy;
+import org.swaplane.reviewcopy.ReviewCopyFormat;
 import org.swaplane.task.Progress;
 
 /** Makes a copy of a track for a person and remembers that it went out. */
@@ -39,7 +39,7 @@ public final class CopyExport {
         String name = stem(track.name()) + '_' + purpose.name().toLowerCase(Locale.ROOT);
         Path file =
                 switch (form) {
-                    case REVIEW_COPY -> writeReviewCopy(track, code, purpose, lane.free("sent", name + ".docx"));
+                    case REVIEW_COPY -> writeReviewCopy(track, code, purpose, name);
                     case BILINGUAL_FILE -> writeBilingual(track, name, progress);
                     case XLIFF_12 -> writeXliff12(track, name);
                 };
@@ -65,7 +65,9 @@ public final class CopyExport {
         return file;
     }
 
-    private Path writeReviewCopy(TrackSnapshot track, String code, Purpose purpose, Path file) throws IOException {
+    private Path writeReviewCopy(TrackSnapshot track, String code, Purpose purpose, String name) throws IOException {
+        ReviewCopyFormat format = lane.copies().all().get(0);
+        Path file = lane.free("sent", name + '.' + format.extension());
         CopyIdentity identity =
                 new CopyIdentity(lane.settings().id(), track.track().id(), code, track.size());
         ReviewCopy copy = ReviewCopy.of(
@@ -74,7 +76,7 @@ public final class CopyExport {
                 identity,
                 track.name(),
                 purpose == Purpose.REVIEW ? ReviewInstructions.forReview() : ReviewInstructions.forTranslation());
-        NewFile.write(file, false, out -> DocxReviewCopy.write(copy, out));
+        NewFile.write(file, false, out -> format.write(copy, out));
         return file;
     }
 

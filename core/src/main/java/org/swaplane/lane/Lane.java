@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.swaplane.format.FormatRegistry;
+import org.swaplane.reviewcopy.ReviewCopyFormats;
 import org.swaplane.task.CannotProceedException;
 
 /**
@@ -29,6 +30,7 @@ public final class Lane implements AutoCloseable {
     private final FindingStore findings;
     private final ProofStore proofs;
     private final References references;
+    private final ReviewCopyFormats copies = ReviewCopyFormats.ofInstalled();
 
     private Lane(LaneFolder folder, FormatRegistry formats, Clock clock, Optional<LaneLock> lock, Database database) {
         this.folder = folder;
@@ -156,6 +158,11 @@ public final class Lane implements AutoCloseable {
 
     public ProofStore proofs() {
         return proofs;
+    }
+
+    /** The forms that review copies can have. */
+    public ReviewCopyFormats copies() {
+        return copies;
     }
 
     public References references() {

@@ -27,9 +27,9 @@ import org.swaplane.exchange.RowChange;
 import org.swaplane.exchange.SentRow;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
-import org.swaplane.format.table.DocxReviewCopy;
-import org.swaplane.format.table.ReturnedCopy;
-import org.swaplane.format.table.ReturnedRow;
+import org.swaplane.reviewcopy.Remark;
+import org.swaplane.reviewcopy.ReturnedCopy;
+import org.swaplane.reviewcopy.ReturnedRow;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
@@ -63,7 +63,11 @@ public final class ReturnImport {
      * @throws CannotProceedException when it is none of this lane's
      */
     public Recognised read(Source copy) throws IOException {
-        ReturnedCopy returned = DocxReviewCopy.read(copy);
+        return recognised(copy, lane.copies().read(copy));
+    }
+
+    /** The same of a copy that was read already. */
+    public Recognised recognised(Source copy, ReturnedCopy returned) throws IOException {
         String code = returned.trip().orElseThrow();
         Trip trip = lane.trips()
                 .find(code)
@@ -88,7 +92,7 @@ public final class ReturnImport {
         trips.sort(Comparator.comparing(trip -> trip.back().isPresent()));
         for (Trip trip : trips) {
             Track track = lane.track(trip.track());
-            if (DocxReviewCopy.isOurs(lane.trips().sentCopy(trip))) {
+            if (lane.trips().isReviewCopy(trip, lane.copies())) {
                 continue;
             }
             BilingualDocument sent = lane.trips()
@@ -126,11 +130,16 @@ public final class ReturnImport {
 
     /** What was sent is read from the very copy that went out. */
     private List<SentRow> sentRows(Trip trip, TrackSnapshot track) throws IOException {
-        Map<Integer, ReturnedRow> sent = DocxReviewCopy.read(lane.trips().sentCopy(trip)).rows().stream()
+        Map<Integer, ReturnedRow> sent = lane.trips().sentRows(trip, lane.copies()).stream()
                 .collect(Collectors.toMap(row -> row.code().orElseThrow().number(), row -> row));
         List<SentRow> rows = new ArrayList<>();
-        sent.forEach((number, row) -> rows.add(
-                new SentRow(number, number - 1, track.segment(number - 1), row.target(), track.target(number - 1))));
+        sent.forEach((number, row) -> rows.add(new SentRow(
+                number,
+                number - 1,
+                track.segment(number - 1),
+                row.target(),
+                track.target(number - 1),
+                row.remarks().stream().map(Remark::text).toList())));
         return rows;
     }
 

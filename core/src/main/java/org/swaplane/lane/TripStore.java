@@ -14,6 +14,9 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.format.Source;
+import org.swaplane.reviewcopy.ReturnedCopy;
+import org.swaplane.reviewcopy.ReturnedRow;
+import org.swaplane.reviewcopy.ReviewCopyFormats;
 import org.swaplane.task.Progress;
 
 /** The trips of a lane, the copies that crossed, and the remarks that came back. What was written is held in memory as well. */
@@ -26,6 +29,7 @@ public final class TripStore implements TrackStore.PositionalData {
     private final Clock clock;
     private final LaneWriter writer;
     private final Map<String, SoftReference<BilingualDocument>> sentDocuments = new ConcurrentHashMap<>();
+    private final Map<String, SoftReference<List<ReturnedRow>>> sentRows = new ConcurrentHashMap<>();
     private final Map<Long, List<SegmentRemark>> remarks = new ConcurrentHashMap<>();
     private volatile List<Trip> trips;
 
@@ -115,6 +119,22 @@ public final class TripStore implements TrackStore.PositionalData {
     /** The copy as it went out. */
     public Source sentCopy(Trip trip) {
         return files.source(trip.sentName(), trip.sentSha256());
+    }
+
+    /** Whether a trip went out as a review copy, and not as the file itself; looked at once. */
+    boolean isReviewCopy(Trip trip, ReviewCopyFormats formats) throws IOException {
+        return !sentRows(trip, formats).isEmpty();
+    }
+
+    /** The rows of a review copy that went out; none of the file itself. Read once as long as there is memory for it. */
+    List<ReturnedRow> sentRows(Trip trip, ReviewCopyFormats formats) throws IOException {
+        SoftReference<List<ReturnedRow>> known = sentRows.get(trip.code());
+        List<ReturnedRow> rows = known == null ? null : known.get();
+        if (rows == null) {
+            rows = formats.find(sentCopy(trip)).map(ReturnedCopy::rows).orElse(List.of());
+            sentRows.put(trip.code(), new SoftReference<>(rows));
+        }
+        return rows;
     }
 
     /** Reads a bilingual copy that went out. */

@@ -9,23 +9,22 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.proof.Proof.Detail;
 
 /** Where two files differ: at a byte, or in a part of a package, however it is packed. */
 final class Difference {
     private static final Pattern MASKED = Pattern.compile(">(?:\\s|" + Pattern.quote(DryRun.MASK) + ")+<");
-    private static final Set<String> PACKAGES = Set.of("docx", "xlsx", "pptx");
 
     private Difference() {}
 
     /** The first difference of two files of this format. */
     static Optional<Detail> between(String format, Path one, Path other) throws IOException {
-        if (PACKAGES.contains(format)) {
+        if (FormatTraits.of(format).markup().isPackage()) {
             return betweenParts(one, other);
         }
         long at = Files.mismatch(one, other);

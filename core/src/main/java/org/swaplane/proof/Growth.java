@@ -8,6 +8,7 @@ import java.util.List;
 import org.swaplane.document.Limits;
 import org.swaplane.document.Segment;
 import org.swaplane.document.TargetRule;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.proof.Proof.Detail;
 
 /** Which segments break their limits when their text grows as translations do. */
@@ -40,7 +41,13 @@ final class Growth {
 
     /** A text that fitted its column or box before and does not any more. */
     void addOverflow(String format, String place, String text) {
-        details.add(new Detail(place, say(format.equals("xlsx") ? "proof.growth.column" : "proof.growth.box", text)));
+        details.add(new Detail(
+                place,
+                say(
+                        FormatTraits.of(format).markup() == FormatTraits.Markup.OFFICE_SHEETS
+                                ? "proof.growth.column"
+                                : "proof.growth.box",
+                        text)));
     }
 
     private void add(int index, Segment segment, String key, int length, int most) {

@@ -30,6 +30,7 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.proof.Proof.Detail;
 import org.swaplane.task.CannotProceedException;
 import org.xml.sax.SAXException;
@@ -59,14 +60,14 @@ final class SecondReader {
     private static Optional<Proof> asked(BilingualDocument document, Path original, Path written) throws IOException {
         Charset charset = TargetCharacters.charset(document);
         try {
-            return switch (document.format()) {
-                case "docx", "xlsx", "pptx" -> Optional.of(wellFormedParts(original, written));
-                case "html" -> Optional.of(sameElements(original, written));
-                case "json" -> Optional.of(validJson(Files.readString(written, charset)));
-                case "properties" -> Optional.of(sameKeys(original, written, charset));
-                case "delimited-text" -> Optional.of(sameRows(original, written, charset));
-                case "po", "text", "markdown", "subtitles" -> Optional.empty();
-                default -> Optional.of(wellFormed(written));
+            return switch (FormatTraits.of(document.format()).markup()) {
+                case OFFICE_TEXT, OFFICE_SHEETS, OFFICE_SLIDES -> Optional.of(wellFormedParts(original, written));
+                case HTML -> Optional.of(sameElements(original, written));
+                case JSON -> Optional.of(validJson(Files.readString(written, charset)));
+                case PROPERTIES -> Optional.of(sameKeys(original, written, charset));
+                case TABLE -> Optional.of(sameRows(original, written, charset));
+                case CATALOGUE, LINES, MARKDOWN -> Optional.empty();
+                case XML -> Optional.of(wellFormed(written));
             };
         } catch (SAXException | SQLException | RuntimeException e) {
             return Optional.of(failed(written.getFileName().toString(), String.valueOf(e.getMessage())));

@@ -17,6 +17,7 @@ import org.swaplane.content.Text;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
 import org.swaplane.document.Segment;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.proof.Proof.Detail;
 import org.swaplane.segmentation.Segmentation;
 import org.swaplane.segmentation.SegmentationRules;
@@ -32,21 +33,6 @@ final class SourceStructure {
     private static final char FIRST_GREEK = '\u0370';
     private static final char TAG = '\uFFFC';
     private static final Set<String> BREAKS = Set.of("br", "cr");
-    private static final Set<String> OF_LINES = Set.of("subtitles", "text", "markdown");
-    /** Their texts stand beside each other and do not go on. */
-    private static final Set<String> OF_ENTRIES = Set.of(
-            "json",
-            "properties",
-            "po",
-            "delimited-text",
-            "xlsx",
-            "android-strings",
-            "dotnet-resources",
-            "subtitles",
-            "html",
-            "markdown",
-            "xml");
-
     private static final Pattern DOUBLE_SPACE = Pattern.compile("\\S {2,}\\S");
     private static final Pattern BROKEN_LINE = Pattern.compile("[\\p{Ll},][ \\t]*\\R[ \\t]*\\p{Ll}");
     private static final Pattern MIXED =
@@ -117,7 +103,7 @@ final class SourceStructure {
 
     /** A line that ends in the middle and one that goes on. */
     private boolean isCutBetween(String before, String text) {
-        return !OF_ENTRIES.contains(document.format())
+        return FormatTraits.of(document.format()).goesOn()
                 && before.length() >= CUT_LENGTH
                 && !text.isEmpty()
                 && Character.isLowerCase(text.codePointAt(0))
@@ -128,7 +114,7 @@ final class SourceStructure {
         if (text.contains("  ") && DOUBLE_SPACE.matcher(text).find()) {
             add(index, "proof.structure.double-space", 0);
         }
-        if (!OF_LINES.contains(document.format())
+        if (!FormatTraits.of(document.format()).hasLines()
                 && text.indexOf('\n') >= 0
                 && BROKEN_LINE.matcher(text).find()) {
             add(index, "proof.structure.broken-line", 0);

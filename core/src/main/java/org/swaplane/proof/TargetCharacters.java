@@ -14,21 +14,18 @@ import java.util.List;
 import java.util.Set;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Source;
 import org.swaplane.proof.Proof.Detail;
 
 /** Whether the encoding of a file has the characters of the target languages (CLDR, main exemplars). */
 final class TargetCharacters {
-    /** Formats in which a character that the encoding lacks cannot be written at all. */
-    private static final Set<String> WITHOUT_ESCAPES = Set.of("po", "text", "markdown", "subtitles", "delimited-text");
-
-    private static final Set<String> OFFICE = Set.of("docx", "xlsx", "pptx");
     private static final int MOST_LISTED = 40;
 
     private TargetCharacters() {}
 
     static boolean canEscape(BilingualDocument document) {
-        return !WITHOUT_ESCAPES.contains(document.format());
+        return FormatTraits.of(document.format()).canEscape();
     }
 
     static Charset charset(BilingualDocument document) {
@@ -55,7 +52,7 @@ final class TargetCharacters {
                 String words = say("proof.characters.language", document.encoding(), listed(missing), language);
                 lost.add(new Detail("", words));
             }
-            if (OFFICE.contains(document.format())) {
+            if (FormatTraits.of(document.format()).markup().isPackage()) {
                 DocumentFonts.lacking(written, letters)
                         .forEach((font, lacking) ->
                                 fonts.add(new Detail(font, say("proof.characters.language", font, lacking, language))));

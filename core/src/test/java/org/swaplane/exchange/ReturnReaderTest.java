@@ -14,10 +14,10 @@ import org.swaplane.content.TagNotation;
 import org.swaplane.document.Fingerprint;
 import org.swaplane.document.Segment;
 import org.swaplane.exchange.StructureProblem.Kind;
-import org.swaplane.format.table.Remark;
-import org.swaplane.format.table.ReturnedCopy;
-import org.swaplane.format.table.ReturnedRow;
-import org.swaplane.format.table.RowCode;
+import org.swaplane.reviewcopy.Remark;
+import org.swaplane.reviewcopy.ReturnedCopy;
+import org.swaplane.reviewcopy.ReturnedRow;
+import org.swaplane.reviewcopy.RowCode;
 
 class ReturnReaderTest {
     private static final String TRIP = "K7Q2M";

@@ -3,6 +3,7 @@ package org.swaplane.format.delimited;
 import java.io.IOException;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.swaplane.document.About;
 import org.swaplane.document.Note;
@@ -11,6 +12,7 @@ import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Head;
 import org.swaplane.format.Selection;
 import org.swaplane.format.Source;
@@ -28,6 +30,16 @@ public final class DelimitedFormat implements BilingualFormat {
     @Override
     public String id() {
         return "delimited-text";
+    }
+
+    @Override
+    public Map<String, FormatTraits> traits() {
+        return Map.of(
+                id(),
+                FormatTraits.of(FormatTraits.Markup.TABLE)
+                        .withoutEscapes()
+                        .selectable()
+                        .withPlaceholders());
     }
 
     @Override

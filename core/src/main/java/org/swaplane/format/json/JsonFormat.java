@@ -6,6 +6,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.core.StreamReadConstraints;
 import java.io.IOException;
+import java.util.Map;
 import java.util.Optional;
 import org.swaplane.document.About;
 import org.swaplane.format.BilingualFile;
@@ -13,6 +14,7 @@ import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Head;
 import org.swaplane.format.Message;
 import org.swaplane.format.Selection;
@@ -34,6 +36,12 @@ public final class JsonFormat implements BilingualFormat {
     @Override
     public String id() {
         return "json";
+    }
+
+    @Override
+    public Map<String, FormatTraits> traits() {
+        return Map.of(
+                id(), FormatTraits.of(FormatTraits.Markup.JSON).selectable().withPlaceholders());
     }
 
     @Override

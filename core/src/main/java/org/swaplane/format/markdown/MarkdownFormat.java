@@ -1,11 +1,13 @@
 package org.swaplane.format.markdown;
 
 import java.io.IOException;
+import java.util.Map;
 import java.util.Set;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
@@ -17,6 +19,17 @@ public final class MarkdownFormat implements BilingualFormat {
     @Override
     public String id() {
         return "markdown";
+    }
+
+    @Override
+    public Map<String, FormatTraits> traits() {
+        return Map.of(
+                id(),
+                FormatTraits.of(FormatTraits.Markup.MARKDOWN)
+                        .withoutEscapes()
+                        .ofLines()
+                        .selectable()
+                        .withPlaceholders());
     }
 
     @Override

@@ -1,11 +1,15 @@
 package org.swaplane.format.office;
 
 import java.io.IOException;
+import java.util.EnumSet;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
+import org.swaplane.format.Extra;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.format.table.WorkbookPairs;
@@ -20,6 +24,23 @@ public final class OfficeFormat implements BilingualFormat {
     @Override
     public String id() {
         return "office";
+    }
+
+    @Override
+    public Map<String, FormatTraits> traits() {
+        return Map.of(
+                "docx",
+                FormatTraits.of(FormatTraits.Markup.OFFICE_TEXT)
+                        .goingOn()
+                        .with(EnumSet.of(Extra.COMMENTS, Extra.HIDDEN, Extra.PROPERTIES)),
+                "xlsx",
+                FormatTraits.of(FormatTraits.Markup.OFFICE_SHEETS)
+                        .selectable()
+                        .with(EnumSet.of(Extra.COMMENTS, Extra.HIDDEN, Extra.PROPERTIES, Extra.SHEET_NAMES)),
+                "pptx",
+                FormatTraits.of(FormatTraits.Markup.OFFICE_SLIDES)
+                        .goingOn()
+                        .with(EnumSet.of(Extra.COMMENTS, Extra.HIDDEN, Extra.PROPERTIES, Extra.MASTERS)));
     }
 
     @Override

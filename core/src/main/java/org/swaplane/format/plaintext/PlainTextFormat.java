@@ -1,6 +1,7 @@
 package org.swaplane.format.plaintext;
 
 import java.io.IOException;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.content.Content;
@@ -10,6 +11,7 @@ import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.format.TextDocument;
@@ -22,6 +24,16 @@ public final class PlainTextFormat implements BilingualFormat {
     @Override
     public String id() {
         return "text";
+    }
+
+    @Override
+    public Map<String, FormatTraits> traits() {
+        return Map.of(
+                id(),
+                FormatTraits.of(FormatTraits.Markup.LINES)
+                        .withoutEscapes()
+                        .goingOn()
+                        .ofLines());
     }
 
     @Override

@@ -6,6 +6,7 @@ import java.nio.charset.Charset;
 import java.nio.charset.IllegalCharsetNameException;
 import java.nio.charset.StandardCharsets;
 import java.nio.charset.UnsupportedCharsetException;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -13,6 +14,7 @@ import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.format.TextEncoding;
@@ -27,6 +29,11 @@ public final class PoFormat implements BilingualFormat {
     @Override
     public String id() {
         return "po";
+    }
+
+    @Override
+    public Map<String, FormatTraits> traits() {
+        return Map.of(id(), FormatTraits.of(FormatTraits.Markup.CATALOGUE).withoutEscapes());
     }
 
     @Override

@@ -2,10 +2,12 @@ package org.swaplane.format.properties;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Map;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
@@ -15,6 +17,11 @@ public final class PropertiesFormat implements BilingualFormat {
     @Override
     public String id() {
         return "properties";
+    }
+
+    @Override
+    public Map<String, FormatTraits> traits() {
+        return Map.of(id(), FormatTraits.of(FormatTraits.Markup.PROPERTIES).withPlaceholders());
     }
 
     @Override

@@ -2,6 +2,7 @@ package org.swaplane.format.subtitles;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.document.About;
@@ -12,6 +13,7 @@ import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.format.TextDocument;
@@ -37,6 +39,16 @@ public final class SubtitlesFormat implements BilingualFormat {
     @Override
     public String id() {
         return "subtitles";
+    }
+
+    @Override
+    public Map<String, FormatTraits> traits() {
+        return Map.of(
+                id(),
+                FormatTraits.of(FormatTraits.Markup.LINES)
+                        .withoutEscapes()
+                        .ofLines()
+                        .withPlaceholders());
     }
 
     @Override

@@ -1,5 +1,5 @@
 /**
- * Review copies: a bilingual document as a table for a person, with its identity inside, and what comes back in it. Entry
- * types: {@link org.swaplane.format.table.ReviewCopy} and {@link org.swaplane.format.table.DocxReviewCopy}.
+ * Tables with source and target side by side: delimited text and workbooks, and what their first rows name. Entry types:
+ * {@link org.swaplane.format.table.DelimitedText} and {@link org.swaplane.format.table.WorkbookPairs}.
  */
 package org.swaplane.format.table;

@@ -1,11 +1,13 @@
 package org.swaplane.format.xliff12;
 
 import java.io.IOException;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
@@ -20,6 +22,11 @@ public final class Xliff12Format implements BilingualFormat {
     @Override
     public String id() {
         return ID;
+    }
+
+    @Override
+    public Map<String, FormatTraits> traits() {
+        return Map.of(id(), FormatTraits.of(FormatTraits.Markup.XML).goingOn());
     }
 
     @Override

@@ -1,12 +1,14 @@
 package org.swaplane.format.xliff2;
 
 import java.io.IOException;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
@@ -21,6 +23,11 @@ public final class Xliff2Format implements BilingualFormat {
     @Override
     public String id() {
         return ID;
+    }
+
+    @Override
+    public Map<String, FormatTraits> traits() {
+        return Map.of(id(), FormatTraits.of(FormatTraits.Markup.XML).goingOn());
     }
 
     @Override

@@ -1,11 +1,13 @@
 package org.swaplane.format.xml;
 
 import java.io.IOException;
+import java.util.Map;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.DocumentOptions;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
@@ -15,6 +17,12 @@ public final class XmlFormat implements BilingualFormat {
     @Override
     public String id() {
         return "xml";
+    }
+
+    @Override
+    public Map<String, FormatTraits> traits() {
+        return Map.of(
+                id(), FormatTraits.of(FormatTraits.Markup.XML).selectable().withPlaceholders());
     }
 
     @Override

@@ -8,6 +8,7 @@ import java.util.regex.Pattern;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import org.swaplane.format.EncodedText;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.SafeXml;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
@@ -21,9 +22,9 @@ public final class Overflow {
 
     /** By their places, such as {@code xl/worksheets/sheet1.xml B12}; none for formats without columns and boxes. */
     public static Map<String, String> of(String format, Source source) throws IOException {
-        return switch (format) {
-            case "pptx" -> onSlides(source);
-            case "xlsx" -> inCells(source);
+        return switch (FormatTraits.of(format).markup()) {
+            case OFFICE_SLIDES -> onSlides(source);
+            case OFFICE_SHEETS -> inCells(source);
             default -> Map.of();
         };
     }

@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Source;
 
 /** Every text that somebody could read in a client document. */
@@ -19,12 +20,12 @@ public final class AllTexts {
      * @param options by which it was read
      */
     public static List<FoundText> of(String format, Source source, FileOptions options) throws IOException {
-        return switch (format) {
-            case "docx", "xlsx", "pptx" -> new PackageTexts(source).find();
-            case "html" -> new HtmlTexts().find(source, options);
-            case "xml", "android-strings", "dotnet-resources" -> new XmlTexts().find(source);
-            case "json" -> JsonTexts.find(source, options);
-            default -> LineTexts.find(format, source, options);
+        return switch (FormatTraits.of(format).markup()) {
+            case OFFICE_TEXT, OFFICE_SHEETS, OFFICE_SLIDES -> new PackageTexts(source).find();
+            case HTML -> new HtmlTexts().find(source, options);
+            case XML -> new XmlTexts().find(source);
+            case JSON -> JsonTexts.find(source, options);
+            case MARKDOWN, PROPERTIES, TABLE, LINES, CATALOGUE -> LineTexts.find(format, source, options);
         };
     }
 

@@ -20,6 +20,7 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 
@@ -34,11 +35,11 @@ public final class Pictures {
 
     /** Every one in a document of this format. */
     public static List<Picture> of(String format, Source source, FileOptions options) throws IOException {
-        return switch (format) {
-            case "docx", "xlsx", "pptx" -> inPackage(source);
-            case "html" -> inPage(source);
-            case "markdown" -> inMarkdown(EncodedText.guessed(source, options).readAll());
-            default -> List.of();
+        return switch (FormatTraits.of(format).markup()) {
+            case OFFICE_TEXT, OFFICE_SHEETS, OFFICE_SLIDES -> inPackage(source);
+            case HTML -> inPage(source);
+            case MARKDOWN -> inMarkdown(EncodedText.guessed(source, options).readAll());
+            case XML, JSON, PROPERTIES, TABLE, LINES, CATALOGUE -> List.of();
         };
     }
 

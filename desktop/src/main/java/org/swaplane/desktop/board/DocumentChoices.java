@@ -2,7 +2,6 @@ package org.swaplane.desktop.board;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -23,6 +22,7 @@ import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.format.DocumentOptions;
 import org.swaplane.format.Extra;
+import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Selection;
 import org.swaplane.intake.Arrival;
 
@@ -51,21 +51,6 @@ final class DocumentChoices extends VBox {
             "GB18030",
             "Big5",
             "EUC-KR");
-    private static final Set<String> OFFICE = Set.of("docx", "xlsx", "pptx");
-    private static final Set<String> SELECTABLE = Set.of("json", "delimited-text", "xlsx", "xml", "markdown");
-    private static final Set<String> WITH_PLACEHOLDERS = Set.of(
-            "json",
-            "delimited-text",
-            "xml",
-            "markdown",
-            "properties",
-            "subtitles",
-            "android-strings",
-            "dotnet-resources");
-    private static final Map<String, Set<Extra>> EXTRAS = Map.of(
-            "docx", EnumSet.of(Extra.COMMENTS, Extra.HIDDEN, Extra.PROPERTIES),
-            "xlsx", EnumSet.of(Extra.COMMENTS, Extra.HIDDEN, Extra.PROPERTIES, Extra.SHEET_NAMES),
-            "pptx", EnumSet.of(Extra.COMMENTS, Extra.HIDDEN, Extra.PROPERTIES, Extra.MASTERS));
 
     private final LaneSession session;
     private final ToggleButton more = new ToggleButton(Strings.say("document.more"));
@@ -148,23 +133,24 @@ final class DocumentChoices extends VBox {
                 .findFirst()
                 .orElse(options.format()));
         encoding.setValue(options.encoding());
-        encoding.setDisable(OFFICE.contains(format));
-        Set<Extra> possible = EXTRAS.getOrDefault(format, Set.of());
+        FormatTraits traits = FormatTraits.of(format);
+        encoding.setDisable(!format.isEmpty() && traits.markup().isPackage());
+        Set<Extra> possible = format.isEmpty() ? Set.of() : traits.extras();
         extras.forEach((extra, box) -> {
             Parts.showIf(box, possible.contains(extra));
             box.setSelected(options.extras().contains(extra));
         });
         Parts.showIf(extrasRow, !possible.isEmpty());
-        Parts.showIf(selectionPart, SELECTABLE.contains(format));
-        if (SELECTABLE.contains(format)) {
+        Parts.showIf(selectionPart, !format.isEmpty() && traits.isSelectable());
+        if (!format.isEmpty() && traits.isSelectable()) {
             selectionHint.setText(Strings.say("selection." + format));
         }
         selection.setText(String.join("\n", options.selection().patterns()));
         Parts.showIf(itsPart, format.equals("xml"));
         itsRules.setText(options.itsRules());
-        Parts.showIf(placeholders, WITH_PLACEHOLDERS.contains(format));
+        Parts.showIf(placeholders, !format.isEmpty() && traits.hasPlaceholders());
         placeholders.show(options.placeholders(), arrival);
-        Parts.showIf(fontsPart, OFFICE.contains(format));
+        Parts.showIf(fontsPart, !format.isEmpty() && traits.markup().isPackage());
         fonts.setText(options.fonts().entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())
                 .map(each -> each.getKey() + " = " + each.getValue())

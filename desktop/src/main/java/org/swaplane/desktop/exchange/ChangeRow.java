@@ -22,7 +22,7 @@ import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.exchange.RowChange;
 import org.swaplane.exchange.StructureProblem;
-import org.swaplane.format.table.Revision;
+import org.swaplane.reviewcopy.Revision;
 
 /** One change that came back: source, and the three texts with what differs marked. */
 final class ChangeRow extends GridPane {

@@ -1,4 +1,4 @@
-package org.swaplane.format.table;
+package org.swaplane.reviewcopy;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

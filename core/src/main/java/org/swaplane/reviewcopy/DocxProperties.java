@@ -1,4 +1,4 @@
-package org.swaplane.format.table;
+package org.swaplane.reviewcopy;
 
 import java.io.InputStream;
 import java.util.Optional;

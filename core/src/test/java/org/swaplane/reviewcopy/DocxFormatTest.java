@@ -1,4 +1,4 @@
-package org.swaplane.format.table;
+package org.swaplane.reviewcopy;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -20,7 +20,7 @@ import org.swaplane.document.Fingerprint;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
 
-class DocxReviewCopyTest {
+class DocxFormatTest {
     private static ReviewCopy copy(String... texts) {
         List<ReviewRow> rows = new ArrayList<>();
         for (int i = 0; i + 1 < texts.length; i += 2) {
@@ -33,12 +33,12 @@ class DocxReviewCopyTest {
 
     private static byte[] write(ReviewCopy copy) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        DocxReviewCopy.write(copy, out);
+        new DocxFormat().write(copy, out);
         return out.toByteArray();
     }
 
     private static ReturnedCopy read(byte[] file) throws IOException {
-        return DocxReviewCopy.read(Source.of("back.docx", file));
+        return new DocxFormat().read(Source.of("back.docx", file));
     }
 
     /** A document with one table row; the target cell holds {@code paragraphs}. */

@@ -1,4 +1,4 @@
-package org.swaplane.format.table;
+package org.swaplane.reviewcopy;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -17,7 +17,7 @@ import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
 
 /** Review copies as word processor documents (ECMA-376, WordprocessingML). */
-public final class DocxReviewCopy {
+public final class DocxFormat implements ReviewCopyFormat {
     private static final String DOCUMENT = "word/document.xml";
     private static final String RELATIONS = "_rels/.rels";
     private static final Pattern RELATION = Pattern.compile("<(?:\\w+:)?Relationship\\b[^>]*>");
@@ -25,20 +25,15 @@ public final class DocxReviewCopy {
     private static final String COMMENTS = "word/comments.xml";
     private static final String PROPERTIES = "docProps/custom.xml";
 
-    private DocxReviewCopy() {}
-
-    /** Whether this may be such a document: a zip; whether it is one of ours only reading tells. */
-    public static boolean recognises(Source source) throws IOException {
-        return Head.of(source).isZip();
+    @Override
+    public String extension() {
+        return "docx";
     }
 
-    /** Whether this is one of ours, however it has been changed since. */
-    public static boolean isOurs(Source source) throws IOException {
-        try {
-            return recognises(source) && read(source).trip().isPresent();
-        } catch (CannotProceedException e) {
-            return false;
-        }
+    /** A zip; what is in it only reading tells. */
+    @Override
+    public boolean recognises(Source source) throws IOException {
+        return Head.of(source).isZip();
     }
 
     /** The part that the package says is the document (ECMA-376-2, section 9.3); most programs call it the same. */
@@ -54,7 +49,8 @@ public final class DocxReviewCopy {
         return DOCUMENT;
     }
 
-    public static void write(ReviewCopy copy, OutputStream out) throws IOException {
+    @Override
+    public void write(ReviewCopy copy, OutputStream out) throws IOException {
         try {
             new DocxWriter(copy).write(out);
         } catch (XMLStreamException e) {
@@ -62,12 +58,8 @@ public final class DocxReviewCopy {
         }
     }
 
-    /**
-     * Reads a copy that came back, or that was sent.
-     *
-     * @throws CannotProceedException when it is no document of this kind, or none of its rows is one of ours
-     */
-    public static ReturnedCopy read(Source source) throws IOException {
+    @Override
+    public ReturnedCopy read(Source source) throws IOException {
         String main = mainPart(source);
         Map<String, byte[]> parts = SafeZip.read(source, Set.of(main, COMMENTS, PROPERTIES));
         if (!parts.containsKey(main)) {
