@@ -57,13 +57,18 @@ enum GeneratedFile {
     /** Writes so many units into a temporary file. */
     Path write(int units) throws IOException {
         Path file = Files.createTempFile("swaplane-bench", ".xml");
+        write(file, 0, units);
+        return file;
+    }
+
+    /** Writes units into a file, counted from a number on, so that several files have different texts. */
+    void write(Path file, int first, int units) throws IOException {
         try (BufferedWriter out = Files.newBufferedWriter(file, StandardCharsets.UTF_8)) {
             out.write("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n" + head);
-            for (int i = 0; i < units; i++) {
+            for (int i = first; i < first + units; i++) {
                 out.write(String.format(Locale.ROOT, unit, i, i % 40, i % 24, i % 60));
             }
             out.write(tail);
         }
-        return file;
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.concurrent.ForkJoinPool;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import org.swaplane.task.Progress;
@@ -16,7 +17,7 @@ import org.swaplane.task.Progress;
  * only what can have changed is checked again. Not thread-safe but for the first run, which uses all processors itself.
  */
 public final class DocumentCheck {
-    private static final int CHUNK = 10_000;
+    private static final int CHUNK = 500;
 
     private final CheckRun checks;
     private final int size;
@@ -44,6 +45,11 @@ public final class DocumentCheck {
 
     /** Checks all segments; {@code found} gets those with findings, in their order. */
     public void run(Progress progress, Found found) {
+        run(progress, ForkJoinPool.commonPool(), found);
+    }
+
+    /** The same on the threads of a pool, for a program that has other work for some of its processors. */
+    public void run(Progress progress, ForkJoinPool pool, Found found) {
         List<Integer> all = IntStream.range(0, size).boxed().toList();
         Map<Integer, Finding> ofSources = sources.findings(all, segments);
         progress.checkCancelled();
@@ -52,10 +58,12 @@ public final class DocumentCheck {
             progress.checkCancelled();
             progress.at(from, size);
             int first = from;
-            List<List<Finding>> chunk = IntStream.range(from, Math.min(size, from + CHUNK))
-                    .parallel()
-                    .mapToObj(i -> checks.run(segments.apply(i)))
-                    .toList();
+            // A parallel stream runs on the pool that it is started from.
+            List<List<Finding>> chunk = pool.submit(() -> IntStream.range(first, Math.min(size, first + CHUNK))
+                            .parallel()
+                            .mapToObj(i -> checks.run(segments.apply(i)))
+                            .toList())
+                    .join();
             for (int i = 0; i < chunk.size(); i++) {
                 keepOwn(first + i, chunk.get(i));
                 List<Finding> here = with(first + i, ofSources, ofTargets);

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
+import java.util.concurrent.ForkJoinPool;
 import org.swaplane.check.CheckRun;
 import org.swaplane.check.DocumentCheck;
 import org.swaplane.check.Finding;
@@ -63,7 +64,7 @@ final class CheckScope {
     }
 
     /** Reads the tracks where that was not done, and checks all of them as they are then. */
-    void run(Progress progress) {
+    void run(Progress progress, ForkJoinPool pool) {
         int size = 0;
         for (Track track : tracks) {
             progress.checkCancelled();
@@ -79,7 +80,7 @@ final class CheckScope {
             return snapshots.get(at).checked(position - firsts.get(at));
         });
         Map<Integer, List<Finding>> all = new HashMap<>();
-        check.run(progress, all::put);
+        check.run(progress, pool, all::put);
         put(all);
     }
 

@@ -7,6 +7,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.RejectedExecutionException;
 import org.swaplane.check.CheckRun;
 import org.swaplane.task.Progress;
@@ -23,6 +24,10 @@ public final class LiveFindings implements LaneListener, AutoCloseable {
         checking.setDaemon(true);
         return checking;
     });
+    /** One processor stays free for whoever types. */
+    private final ForkJoinPool pool =
+            new ForkJoinPool(Math.max(1, Runtime.getRuntime().availableProcessors() - 1));
+
     /** Those that hear of steps: the one that is shown, and those that are being checked for the first time. */
     private final List<CheckScope> listening = new CopyOnWriteArrayList<>();
 
@@ -62,7 +67,7 @@ public final class LiveFindings implements LaneListener, AutoCloseable {
         // First it listens, then it looks, so that nothing falls between.
         listening.add(scope);
         try {
-            scope.run(progress);
+            scope.run(progress, pool);
             progress.checkCancelled();
         } catch (RuntimeException | Error e) {
             listening.remove(scope);
@@ -147,5 +152,6 @@ public final class LiveFindings implements LaneListener, AutoCloseable {
     public void close() {
         lane.writer().forget(this);
         thread.shutdown();
+        pool.shutdown();
     }
 }

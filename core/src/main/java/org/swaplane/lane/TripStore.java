@@ -76,6 +76,11 @@ public final class TripStore implements TrackStore.PositionalData {
         return of(track).stream().anyMatch(trip -> trip.back().isEmpty());
     }
 
+    /** How many copies are away. */
+    public int away() {
+        return (int) trips.stream().filter(trip -> trip.back().isEmpty()).count();
+    }
+
     public Optional<Trip> find(String code) {
         return trips.stream().filter(trip -> trip.code().equals(code)).findFirst();
     }

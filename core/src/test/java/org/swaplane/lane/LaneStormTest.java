@@ -189,7 +189,7 @@ class LaneStormTest {
     /** What a run finds that knows nothing of what was before. */
     private Map<Track, List<Finding>> fresh() {
         CheckScope scope = new CheckScope(lane.tracks(), CheckRun.ofAllChecks(), lane.findings());
-        scope.run(Progress.NONE);
+        scope.run(Progress.NONE, java.util.concurrent.ForkJoinPool.commonPool());
         Map<Track, List<Finding>> open = new HashMap<>();
         scope.open().forEach((track, found) -> open.put(track, found.all()));
         return open;

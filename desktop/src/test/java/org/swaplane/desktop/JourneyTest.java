@@ -21,6 +21,7 @@ import org.swaplane.check.Finding;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.demo.DemoReviewer;
 import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.document.State;
 import org.swaplane.lane.SetAside;
 import org.swaplane.lane.Track;
@@ -336,8 +337,8 @@ class JourneyTest extends LaneWindow {
     @Test
     void everyViewStandsInLightAndDarkWithoutAnEmptyLane() throws Exception {
         takeIn();
-        for (ViewId view : ViewId.values()) {
-            interact(() -> session.viewProperty().set(view));
+        for (ViewDescriptor view : Views.ALL) {
+            interact(() -> session.viewProperty().set(view.id()));
             push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
             assertThat(lookup(".view-title").queryAll()).hasSize(1);
         }
@@ -345,8 +346,8 @@ class JourneyTest extends LaneWindow {
 
     @Test
     void everyViewStandsInALaneWithoutAFile() {
-        for (ViewId view : ViewId.values()) {
-            interact(() -> session.viewProperty().set(view));
+        for (ViewDescriptor view : Views.ALL) {
+            interact(() -> session.viewProperty().set(view.id()));
             push(KeyCode.CONTROL, KeyCode.ENTER);
             push(KeyCode.CONTROL, KeyCode.Z);
         }

@@ -1,7 +1,6 @@
 package org.swaplane.desktop.board;
 
 import java.util.List;
-import java.util.Locale;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -36,7 +35,7 @@ final class TrackCard extends VBox {
                     .add(Parts.styled(Parts.button("show-foreign", "foreign.show", this::toggleForeign), "small"));
         }
         ViewId next = next(trips);
-        Button step = Parts.primary("next-step", "board.next." + key(next), () -> go(next));
+        Button step = Parts.primary("next-step", "board.next." + next.name(), () -> go(next));
         getChildren()
                 .addAll(head, new Road(track, trips, session.lane()), Parts.row(blockers(trips), Parts.spacer(), step));
     }
@@ -52,10 +51,6 @@ final class TrackCard extends VBox {
             panel.show(foreign());
             getChildren().add(panel);
         }
-    }
-
-    private static String key(ViewId view) {
-        return view.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     private void go(ViewId view) {

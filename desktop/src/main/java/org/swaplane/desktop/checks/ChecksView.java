@@ -25,6 +25,7 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.View;
+import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
@@ -32,6 +33,11 @@ import org.swaplane.lane.SetAside;
 
 /** Findings: groups on the left, the list in the middle, the two texts below; or the lane's profile of checks. */
 public final class ChecksView implements View {
+    public static final ViewDescriptor DESCRIPTOR = new ViewDescriptor(
+            ViewId.CHECKS,
+            session -> session.checking().count(),
+            context -> new ChecksView(context.session(), context.picker(), context.apart()));
+
     private static final String ASIDE = "set-aside";
     private static final double GROUPS = 230;
     /** Findings that stay in sight above the one in hand. */
@@ -139,8 +145,9 @@ public final class ChecksView implements View {
     }
 
     /** Adds what the keys do here to the table. */
+    @Override
     public void addCommands(Commands commands) {
-        BooleanSupplier here = () -> session.viewProperty().get() == ViewId.CHECKS && session.hasSegments();
+        BooleanSupplier here = () -> session.viewProperty().get().equals(ViewId.CHECKS) && session.hasSegments();
         commands.add("fix-finding", "Alt+F", here, card::fix);
         commands.add("fix-findings", "Alt+Shift+F", here, this::previewFixes);
         commands.add("next-finding", "Alt+Down", here, () -> move(1));

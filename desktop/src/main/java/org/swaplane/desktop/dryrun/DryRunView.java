@@ -15,7 +15,9 @@ import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.View;
+import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
@@ -25,6 +27,11 @@ import org.swaplane.proof.Proof;
 
 /** The proofs of the track with what they found, its text before and after, and how the lane pseudo-translates. */
 public final class DryRunView implements View {
+    public static final ViewDescriptor DESCRIPTOR = new ViewDescriptor(
+            ViewId.DRY_RUN,
+            session -> session.dryRuns().waiting(),
+            context -> new DryRunView(context.session(), context.picker(), context.opener()));
+
     private final LaneSession session;
     private final ListView<ProofEntry> entries = new ListView<>();
     private final Label summary = Parts.quiet("");

@@ -17,7 +17,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.View;
+import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
@@ -27,6 +29,11 @@ import org.swaplane.lane.Trip;
 
 /** Copies out, copies back, and the list of all trips. */
 public final class ExchangeView implements View {
+    public static final ViewDescriptor DESCRIPTOR = new ViewDescriptor(
+            ViewId.EXCHANGE,
+            session -> session.lane().trips().away(),
+            context -> new ExchangeView(context.session(), context.picker()));
+
     private final LaneSession session;
     private final TextField person = new TextField();
     private final ComboBox<Purpose> purpose = new ComboBox<>();

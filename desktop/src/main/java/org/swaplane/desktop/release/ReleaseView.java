@@ -12,6 +12,7 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Releasing;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.View;
+import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
@@ -20,6 +21,9 @@ import org.swaplane.release.Gate;
 
 /** The gate as a list that turns from open to held, the file that will be written, and the receipts. */
 public final class ReleaseView implements View {
+    public static final ViewDescriptor DESCRIPTOR =
+            new ViewDescriptor(ViewId.RELEASE, session -> 0, context -> new ReleaseView(context.session()));
+
     private final LaneSession session;
     private final VBox conditions = Parts.styled(new VBox(), "proofs");
     private final Label file = Parts.styled(new Label(), "code");

@@ -26,6 +26,7 @@ import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.View;
+import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.BilingualDocument;
@@ -34,6 +35,12 @@ import org.swaplane.document.State;
 
 /** All segments, source and target side by side; the one in hand is open. */
 public final class ReviewView implements View {
+    public static final ViewDescriptor DESCRIPTOR = new ViewDescriptor(
+            ViewId.REVIEW,
+            session ->
+                    session.snapshot() == null ? 0 : session.snapshot().counts().unreviewed(),
+            context -> new ReviewView(context.session(), context.opener()));
+
     private final LaneSession session;
     private final ReviewModel model;
     private final SegmentBench bench;
@@ -145,8 +152,9 @@ public final class ReviewView implements View {
     }
 
     /** Adds what the keys do here to the table. */
+    @Override
     public void addCommands(Commands commands) {
-        BooleanSupplier here = () -> session.viewProperty().get() == ViewId.REVIEW && session.hasSegments();
+        BooleanSupplier here = () -> session.viewProperty().get().equals(ViewId.REVIEW) && session.hasSegments();
         commands.add("reviewed", "Shortcut+Enter", here, model::reviewed);
         commands.add("open-again", "Shortcut+Shift+Enter", here, () -> model.setState(State.TRANSLATED));
         commands.add("final", "", here, () -> model.setState(State.FINAL));
@@ -195,7 +203,7 @@ public final class ReviewView implements View {
     }
 
     private void inHandChanged() {
-        if (session.viewProperty().get() == ViewId.REVIEW) {
+        if (session.viewProperty().get().equals(ViewId.REVIEW)) {
             showInHand();
             // Narrowing the list down may change the segment in hand; the words being typed belong to the filter.
             if (!text.isFocused()) {

@@ -1,6 +1,7 @@
 package org.swaplane.desktop.review;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
@@ -36,6 +37,9 @@ final class SegmentBench extends VBox {
     private Segment loaded;
     private boolean loading;
     private boolean wantsFocus;
+    private Pairing shownPairs;
+    private List<Finding> shownFindings = List.of();
+    private Optional<Conflict> shownConflict = Optional.empty();
 
     SegmentBench(LaneSession session) {
         this.session = session;
@@ -92,7 +96,10 @@ final class SegmentBench extends VBox {
         Pairing pairs = loaded.locked()
                 ? new Pairing(List.of(), List.of(), List.of())
                 : Pairing.of(session.snapshot().checked(index));
-        pairing.show(pairs);
+        if (!pairs.equals(shownPairs)) {
+            shownPairs = pairs;
+            pairing.show(pairs);
+        }
         pairingScroll.setVisible(!pairs.isEmpty());
         pairingScroll.setManaged(!pairs.isEmpty());
         limit.setText(LimitCount.words(target, loaded.limits()));
@@ -101,10 +108,21 @@ final class SegmentBench extends VBox {
         if (!limit.getText().isEmpty()) {
             writing.getChildren().add(limit);
         }
+        showFindings();
+    }
+
+    /** Made anew only when they are others: most letters change nothing about them. */
+    private void showFindings() {
+        List<Finding> open = session.checking().open(index);
+        Optional<Conflict> conflict = session.editing().conflict(index);
+        if (open.equals(shownFindings) && conflict.equals(shownConflict)) {
+            return;
+        }
+        shownFindings = open;
+        shownConflict = conflict;
         findings.getChildren().clear();
-        session.editing().conflict(index).ifPresent(conflict -> findings.getChildren()
-                .add(row(conflict)));
-        session.checking().open(index).forEach(finding -> findings.getChildren().add(row(finding)));
+        conflict.ifPresent(each -> findings.getChildren().add(row(each)));
+        open.forEach(finding -> findings.getChildren().add(row(finding)));
     }
 
     private HBox row(Finding finding) {

@@ -80,10 +80,6 @@ final class SegmentRow implements Cell<Integer, Node> {
         refresh();
     }
 
-    int index() {
-        return index;
-    }
-
     /** Draws the segment as it stands now. */
     void refresh() {
         TrackSnapshot track = session.snapshot();
@@ -94,7 +90,10 @@ final class SegmentRow implements Cell<Integer, Node> {
         boolean inHand = session.currentProperty().get() == index;
         List<Finding> findings = session.checking().open(index);
         Shown now = new Shown(segment, track.value(index), findings, inHand);
-        if (now.equals(shown) && !inHand) {
+        if (now.equals(shown)) {
+            if (inHand) {
+                bench.moveTo(grid, targetCell, index);
+            }
             return;
         }
         shown = now;

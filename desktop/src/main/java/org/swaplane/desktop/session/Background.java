@@ -24,6 +24,7 @@ public final class Background {
     private final ObservableList<RunningTask> tasks = FXCollections.observableArrayList();
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
     private final Consumer<Throwable> failed;
+    private final RightOfWay way = new RightOfWay();
     private int waiting;
 
     /** {@code window} runs what belongs to the window's thread; every failure goes to {@code failed} there. */
@@ -75,7 +76,7 @@ public final class Background {
         }
         window.execute(() -> tasks.add(task));
         try {
-            T result = job.run(task.progress(latest(task)));
+            T result = job.run(task.progress(latest(task), way));
             window.execute(() -> ended(task, () -> done.accept(result)));
         } catch (CancelledException e) {
             window.execute(() -> ended(task, () -> {}));
@@ -103,6 +104,11 @@ public final class Background {
             waiting--;
             busy.set(waiting > 0);
         }
+    }
+
+    /** Somebody pressed a key, which goes first. */
+    public void giveWay() {
+        way.give();
     }
 
     /** Asks everything that runs now to stop. */

@@ -50,6 +50,7 @@ public final class LaneSession {
     /** As the lane's writer said last; what is shown is this with everything over it that is not written yet. */
     private TrackSnapshot confirmed;
 
+    private boolean telling;
     private boolean open = true;
 
     public LaneSession(Lane lane) {
@@ -140,7 +141,16 @@ public final class LaneSession {
         tell();
     }
 
+    /** Several changes in a row are told once, when the window comes to it. */
     private void tell() {
+        if (!changed.isEmpty() && !telling) {
+            telling = true;
+            window.execute(this::tellNow);
+        }
+    }
+
+    private void tellNow() {
+        telling = false;
         if (!changed.isEmpty()) {
             Set<Topic> now = EnumSet.copyOf(changed);
             changed.clear();

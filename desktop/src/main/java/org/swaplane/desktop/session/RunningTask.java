@@ -38,7 +38,7 @@ public final class RunningTask {
     }
 
     /** What the work reports to, on its own thread; {@code shown} gets the share when the window has time for it. */
-    Progress progress(Shares shown) {
+    Progress progress(Shares shown, RightOfWay way) {
         return new Progress() {
             @Override
             public void at(long done, long total) {
@@ -47,6 +47,7 @@ public final class RunningTask {
 
             @Override
             public boolean cancelled() {
+                way.yield();
                 return cancelled;
             }
         };

@@ -1,11 +1,16 @@
 package org.swaplane.desktop.session;
 
-/** The views, in the order of the work. */
-public enum ViewId {
-    BOARD,
-    DRY_RUN,
-    EXCHANGE,
-    REVIEW,
-    CHECKS,
-    RELEASE
+/** What a view is known by: the name of its strings and its entry in the rail. Those that others lead to are here. */
+public record ViewId(String name) {
+    public static final ViewId BOARD = new ViewId("board");
+    public static final ViewId DRY_RUN = new ViewId("dry-run");
+    public static final ViewId EXCHANGE = new ViewId("exchange");
+    public static final ViewId REVIEW = new ViewId("review");
+    public static final ViewId CHECKS = new ViewId("checks");
+    public static final ViewId RELEASE = new ViewId("release");
+
+    /** Key of its title. */
+    public String titleKey() {
+        return "view." + name;
+    }
 }

@@ -1,7 +1,7 @@
 package org.swaplane.desktop.shell;
 
-import java.util.EnumMap;
-import java.util.Locale;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
@@ -18,28 +18,26 @@ import org.swaplane.desktop.text.Strings;
 final class Rail extends VBox {
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
-    private final Map<ViewId, Button> entries = new EnumMap<>(ViewId.class);
-    private final Map<ViewId, Label> counts = new EnumMap<>(ViewId.class);
+    private final Map<ViewId, Button> entries = new HashMap<>();
+    private final Map<ViewId, Label> counts = new HashMap<>();
 
-    Rail(LaneSession session) {
+    Rail(LaneSession session, List<ViewDescriptor> views) {
         getStyleClass().add("rail");
         getChildren().add(Parts.styled(new Label(Strings.say("app.name")), "app-name"));
-        for (ViewId view : ViewId.values()) {
-            getChildren().add(entry(view, session));
-        }
+        views.forEach(view -> getChildren().add(entry(view.id(), session)));
         session.viewProperty().addListener((property, before, now) -> choose(now));
         choose(session.viewProperty().get());
     }
 
     private Button entry(ViewId view, LaneSession session) {
-        String id = view.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        String id = view.name();
         Label count = Parts.styled(new Label(), "rail-count");
-        HBox line = new HBox(new Label(Strings.say("view." + id)), Parts.spacer(), count);
+        HBox line = new HBox(new Label(Strings.say(view.titleKey())), Parts.spacer(), count);
         line.setPrefWidth(128);
         Button button = Parts.styled(new Button(null, line), "rail-entry");
         button.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         button.setId("rail-" + id);
-        button.setAccessibleText(Strings.say("view." + id));
+        button.setAccessibleText(Strings.say(view.titleKey()));
         button.setMaxWidth(Double.MAX_VALUE);
         button.setOnAction(event -> session.viewProperty().set(view));
         entries.put(view, button);
@@ -48,7 +46,7 @@ final class Rail extends VBox {
     }
 
     private void choose(ViewId chosen) {
-        entries.forEach((view, button) -> button.pseudoClassStateChanged(CHOSEN, view == chosen));
+        entries.forEach((view, button) -> button.pseudoClassStateChanged(CHOSEN, view.equals(chosen)));
     }
 
     /** Shows how much waits in a view; nothing for 0. */

@@ -1,9 +1,8 @@
 package org.swaplane.desktop.shell;
 
 import java.io.File;
-import java.util.Arrays;
-import java.util.EnumMap;
-import java.util.Locale;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
@@ -17,12 +16,12 @@ import javafx.util.Duration;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.ViewId;
-import org.swaplane.lane.Trip;
 
 /** The frame around the views. Files can be dropped on it anywhere. */
 public final class Shell extends StackPane {
     private final LaneSession session;
-    private final Map<ViewId, View> views = new EnumMap<>(ViewId.class);
+    private final List<ViewDescriptor> descriptors;
+    private final Map<ViewId, View> views = new HashMap<>();
     private final BorderPane frame = new BorderPane();
     private final VBox centre = new VBox();
     private final MessageBar messages;
@@ -34,10 +33,15 @@ public final class Shell extends StackPane {
     private final Palette palette;
     private final KeyList keys;
 
-    /** The commands of the views are in {@code commands} already; the frame adds its own. */
-    public Shell(LaneSession session, Commands commands, Map<ViewId, View> views, Runnable toggleDark) {
-        this.session = session;
-        this.views.putAll(views);
+    /** Makes the views; they add what their keys do to {@code commands}, and so does the frame. */
+    public Shell(ViewContext context, List<ViewDescriptor> descriptors, Commands commands, Runnable toggleDark) {
+        this.session = context.session();
+        this.descriptors = List.copyOf(descriptors);
+        for (ViewDescriptor descriptor : descriptors) {
+            View view = descriptor.factory().apply(context);
+            view.addCommands(commands);
+            views.put(descriptor.id(), view);
+        }
         addViewCommands(commands);
         this.palette = new Palette(commands, session);
         this.keys = new KeyList(commands);
@@ -45,7 +49,7 @@ public final class Shell extends StackPane {
         AppCommand dark = commands.add("dark", "Shortcut+Shift+L", () -> true, toggleDark);
         commands.add("keys", "F1", () -> true, keys::open);
         this.messages = new MessageBar(session);
-        this.rail = new Rail(session);
+        this.rail = new Rail(session, descriptors);
         this.strip = new Strip(session, openPalette, dark);
         frame.getStyleClass().add("frame");
         frame.setTop(strip);
@@ -61,16 +65,17 @@ public final class Shell extends StackPane {
         // Else the first control of the window has the keyboard, which may be the one that cancels.
         sceneProperty()
                 .addListener((property, before, now) -> Platform.runLater(
-                        () -> this.views.get(session.viewProperty().get()).focus()));
+                        () -> views.get(session.viewProperty().get()).focus()));
         count();
     }
 
     private void addViewCommands(Commands commands) {
-        Arrays.stream(ViewId.values()).forEach(view -> {
-            String id = "view-" + view.name().toLowerCase(Locale.ROOT).replace('_', '-');
-            commands.add(id, "Alt+" + (view.ordinal() + 1), () -> true, () -> session.viewProperty()
+        for (int i = 0; i < descriptors.size(); i++) {
+            ViewId view = descriptors.get(i).id();
+            String id = "view-" + view.name();
+            commands.add(id, "Alt+" + (i + 1), () -> true, () -> session.viewProperty()
                     .set(view));
-        });
+        }
     }
 
     private void show(ViewId view) {
@@ -95,15 +100,7 @@ public final class Shell extends StackPane {
             return;
         }
         strip.show(session.track());
-        rail.count(ViewId.DRY_RUN, session.dryRuns().waiting());
-        rail.count(ViewId.CHECKS, session.checking().count());
-        rail.count(
-                ViewId.REVIEW,
-                session.snapshot() == null ? 0 : session.snapshot().counts().unreviewed());
-        rail.count(ViewId.EXCHANGE, (int) session.lane().trips().all().stream()
-                .map(Trip::back)
-                .filter(back -> back.isEmpty())
-                .count());
+        descriptors.forEach(view -> rail.count(view.id(), view.badge().applyAsInt(session)));
     }
 
     private void dragOver(DragEvent event) {

@@ -9,6 +9,9 @@ public interface View {
     /** It is in front now, or what it shows has changed. */
     void refresh();
 
+    /** Adds what its keys do to the table of all commands. */
+    default void addCommands(Commands commands) {}
+
     /** Where the keyboard goes when it comes to the front. */
     default void focus() {
         node().requestFocus();

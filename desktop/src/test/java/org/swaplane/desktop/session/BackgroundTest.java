@@ -15,7 +15,13 @@ import org.junit.jupiter.api.Test;
 class BackgroundTest {
     private final ExecutorService window = Executors.newSingleThreadExecutor();
     private final List<Object> said = Collections.synchronizedList(new ArrayList<>());
-    private final Background background = new Background(window, said::add);
+    private final Background background = new Background(
+            work -> {
+                if (!window.isShutdown()) {
+                    window.execute(work);
+                }
+            },
+            said::add);
 
     @AfterEach
     void close() {

@@ -19,7 +19,7 @@ final class SessionBench implements AutoCloseable {
     final LaneSession session;
 
     SessionBench(Lane lane) {
-        session = on(() -> new LaneSession(lane, Defaults.none(), window));
+        session = on(() -> new LaneSession(lane, Defaults.none(), this::later));
     }
 
     /** Over a new demo lane; its first track is read and checked. */
@@ -30,6 +30,13 @@ final class SessionBench implements AutoCloseable {
             return bench;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        }
+    }
+
+    /** What comes after the end concerns nobody. */
+    private void later(Runnable work) {
+        if (!window.isShutdown()) {
+            window.execute(work);
         }
     }
 
