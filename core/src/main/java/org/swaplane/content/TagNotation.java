@@ -126,6 +126,25 @@ public final class TagNotation {
         return new Content(runs);
     }
 
+    /** How many characters of the text that {@code written} is read as stand before its character {@code offset}. */
+    public static int textBefore(String written, int offset, Content source) {
+        TagNumbers numbers = TagNumbers.of(source);
+        Matcher exact = EXACT.matcher(written);
+        int text = 0;
+        int at = 0;
+        while (at < offset) {
+            boolean doubled =
+                    isOurs(written.substring(at, at + 1)) && written.startsWith(written.substring(at, at + 1), at + 1);
+            if (!doubled && startsAt(exact, at) && meant(exact, numbers, true).isPresent()) {
+                at = exact.end();
+                continue;
+            }
+            at += doubled ? 2 : 1;
+            text++;
+        }
+        return text;
+    }
+
     private static boolean startsAt(Matcher matcher, int at) {
         return matcher.region(at, matcher.regionEnd()).lookingAt();
     }

@@ -54,6 +54,19 @@ class TagNotationTest {
     }
 
     @Test
+    void aPlaceInTheWrittenFormIsAPlaceInTheText() {
+        String written = "a ⟦1⟧b⟦⟦ ⟦9/⟧c";
+
+        assertThat(TagNotation.textBefore(written, written.indexOf('b'), SOURCE))
+                .isEqualTo(2);
+        assertThat(TagNotation.textBefore(written, written.indexOf('9'), SOURCE))
+                .isEqualTo("a b⟦ ⟦".length());
+        assertThat(TagNotation.textBefore(written, written.length(), SOURCE))
+                .isEqualTo(
+                        TagNotation.read(written, SOURCE).content().plainText().length());
+    }
+
+    @Test
     void aDamagedTagCanBeMended() {
         TagNotation.Reading reading = TagNotation.read("[1]Start[/1] oder [2]", SOURCE);
 

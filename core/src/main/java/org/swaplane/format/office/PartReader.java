@@ -5,11 +5,11 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
-import java.util.regex.Pattern;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
@@ -34,8 +34,6 @@ final class PartReader {
     /** Marks that a new run makes anew, or nobody misses. */
     private static final Set<String> NOISE = Set.of("proofErr", "lastRenderedPageBreak");
 
-    private static final Pattern HIDDEN = Pattern.compile("<w:vanish\\s*(?:/>|w:val=\"(?:1|true|on)\")");
-
     private final String text;
     private final RunVocabulary vocabulary;
     private final TargetLook look;
@@ -45,7 +43,7 @@ final class PartReader {
     private final String name;
     private final XMLStreamReader2 xml;
     /** A document has few kinds of runs and very many runs. */
-    private final Map<String, String> cleaned = new HashMap<>();
+    private final Map<String, RunProperties> properties = new HashMap<>();
 
     private int number;
     private int alternatives;
@@ -60,6 +58,20 @@ final class PartReader {
 
     /** A wrapper that is open: id of its tag and name of the element that ends it; without id for one that is dissolved. */
     private record Open(String id, String element) {}
+
+    /** Something that stands in a run, which is told to the paragraph when the end of the run is known. */
+    private interface RunPiece {
+        void addTo(Paragraph paragraph, int runEnd);
+    }
+
+    /** An element that is one tag, with the text boxes and texts in attributes that are in it. */
+    private record Whole(String element, String raw, int start, List<Paragraph> boxes, List<AttributeText> texts) {
+        /** {@code tag} stands for the element, and begins {@code before} characters before it. */
+        private void addInner(Paragraph paragraph, String tag, int before) {
+            boxes.forEach(box -> paragraph.inner(tag, start - before, box));
+            texts.forEach(each -> paragraph.inner(tag, start - before, each));
+        }
+    }
 
     /**
      * @param name stands in the ids of the units
@@ -189,7 +201,8 @@ final class PartReader {
         } else if (NOISE.contains(element)) {
             xml.skipElement();
         } else {
-            readWhole(paragraph, element, "", start, false);
+            Whole whole = readWhole(element);
+            whole.addInner(paragraph, paragraph.tag(Tag.Kind.STANDALONE, element, whole.raw(), start, end()), 0);
         }
     }
 
@@ -225,43 +238,66 @@ final class PartReader {
 
     private void readRun(Paragraph paragraph) throws XMLStreamException {
         int start = start();
-        int runEnd = endOfRun(start, paragraph.prefix());
-        String raw = text.substring(start, runEnd);
-        if (isField(raw)) {
-            xml.skipElement();
-            readField(paragraph, raw, start, runEnd);
-            return;
-        }
-        if (!readsHidden && HIDDEN.matcher(raw).find()) {
-            xml.skipElement();
-            paragraph.tag(Tag.Kind.STANDALONE, "hidden", raw, start, runEnd);
-            return;
-        }
-        String properties = "";
+        RunProperties look = RunProperties.NONE;
+        List<RunPiece> pieces = new ArrayList<>(1);
+        boolean isField = false;
+        Set<String> marks = new HashSet<>(0);
         while (xml.next() != XMLStreamConstants.END_ELEMENT) {
             if (xml.getEventType() != XMLStreamConstants.START_ELEMENT) {
                 continue;
             }
             String element = xml.getLocalName();
-            int at = start();
-            if (element.equals("rPr")) {
+            boolean ours = vocabulary.isIn(xml.getNamespaceURI());
+            if (ours && element.equals("rPr")) {
+                look = readProperties();
+            } else if (ours && element.equals("t")) {
+                String value = ElementText.read(xml);
+                String written = look.written();
+                pieces.add((to, runEnd) -> to.text(value, written, start, runEnd));
+            } else if (ours && (element.equals("fldChar") || element.equals("instrText"))) {
+                isField = true;
+                if (element.equals("fldChar")) {
+                    marks.add(xml.getAttributeValue(xml.getNamespaceURI(), "fldCharType"));
+                }
                 xml.skipElement();
-                properties = cleaned.computeIfAbsent(text.substring(at, end()), RunProperties::cleaned);
-            } else if (element.equals("t") && vocabulary.isIn(xml.getNamespaceURI())) {
-                paragraph.text(ElementText.read(xml), properties, start, runEnd);
             } else if (NOISE.contains(element)) {
                 xml.skipElement();
             } else {
-                readWhole(paragraph, element, properties, start, true);
+                pieces.add(inRun(readWhole(element), look.written(), start));
             }
+        }
+        int end = end();
+        if (isField) {
+            addField(paragraph, marks, start, end);
+        } else if (look.isHidden() && !readsHidden) {
+            paragraph.tag(Tag.Kind.STANDALONE, "hidden", text.substring(start, end), start, end);
+        } else {
+            pieces.forEach(piece -> piece.addTo(paragraph, end));
         }
     }
 
-    /** An element that is one tag, with the paragraphs of a text box that may be in it. */
-    private void readWhole(Paragraph paragraph, String element, String properties, int runStart, boolean inRun)
-            throws XMLStreamException {
+    private RunProperties readProperties() throws XMLStreamException {
+        int at = start();
+        xml.skipElement();
+        String raw = text.substring(at, end());
+        RunProperties known = properties.get(raw);
+        if (known == null) {
+            known = RunProperties.read(raw, vocabulary);
+            properties.put(raw, known);
+        }
+        return known;
+    }
+
+    private static RunPiece inRun(Whole whole, String properties, int start) {
+        return (to, runEnd) -> {
+            String id = to.inRun(whole.element(), whole.raw(), properties, start, runEnd);
+            whole.addInner(to, id, ('<' + to.prefix() + "r>" + properties).length());
+        };
+    }
+
+    private Whole readWhole(String element) throws XMLStreamException {
         int start = start();
-        Deque<Paragraph> boxes = new ArrayDeque<>();
+        List<Paragraph> boxes = new ArrayList<>(0);
         List<AttributeText> texts = new ArrayList<>(0);
         int open = 1;
         while (open > 0) {
@@ -279,67 +315,19 @@ final class PartReader {
                 open--;
             }
         }
-        String raw = text.substring(start, end());
-        String prefix = paragraph.prefix();
-        String id = inRun
-                ? paragraph.inRun(element, raw, properties, runStart, endOfRun(runStart, prefix))
-                : paragraph.tag(Tag.Kind.STANDALONE, element, raw, start, end());
-        int before = inRun ? ('<' + prefix + "r>" + properties).length() : 0;
-        boxes.forEach(box -> paragraph.inner(id, start - before, box));
-        texts.forEach(each -> paragraph.inner(id, start - before, each));
-    }
-
-    /** Where the run ends that begins at {@code start}; runs are in runs only within text boxes, which are counted. */
-    private int endOfRun(int start, String prefix) {
-        String open = '<' + prefix + 'r';
-        String close = "</" + prefix + "r>";
-        int depth = 0;
-        int at = start;
-        while (true) {
-            int nextClose = text.indexOf(close, at);
-            int nextOpen = at == start ? start : nextOpen(open, at);
-            if (nextOpen >= 0 && nextOpen < nextClose) {
-                depth += isEmptyElement(nextOpen) ? 0 : 1;
-                at = nextOpen + open.length();
-                if (depth == 0) {
-                    return text.indexOf('>', nextOpen) + 1;
-                }
-            } else {
-                depth--;
-                at = nextClose + close.length();
-                if (depth == 0) {
-                    return at;
-                }
-            }
-        }
-    }
-
-    private int nextOpen(String open, int from) {
-        int at = text.indexOf(open, from);
-        while (at >= 0 && " >/\t\r\n".indexOf(text.charAt(at + open.length())) < 0) {
-            at = text.indexOf(open, at + 1);
-        }
-        return at;
-    }
-
-    private boolean isEmptyElement(int start) {
-        return text.charAt(text.indexOf('>', start) - 1) == '/';
-    }
-
-    private static boolean isField(String run) {
-        return run.contains(":fldChar ") || run.contains(":instrText");
+        return new Whole(element, text.substring(start, end()), start, boxes, texts);
     }
 
     /** From the begin of a field to its result is one tag; its end is another (ECMA-376-1, section 17.16.18). */
-    private void readField(Paragraph paragraph, String raw, int start, int end) {
-        boolean begins = raw.contains("\"begin\"");
-        boolean separates = raw.contains("\"separate\"");
-        boolean ends = raw.contains("\"end\"");
+    private void addField(Paragraph paragraph, Set<String> marks, int start, int end) {
+        String raw = text.substring(start, end);
         if (instructions > 0) {
             paragraph.extendLast(raw, end);
         } else {
             paragraph.tag(Tag.Kind.STANDALONE, "field", raw, start, end);
         }
-        instructions = Math.max(0, instructions + (begins ? 1 : 0) - (separates || ends && instructions > 0 ? 1 : 0));
+        boolean ends = marks.contains("end") && instructions > 0;
+        instructions = Math.max(
+                0, instructions + (marks.contains("begin") ? 1 : 0) - (marks.contains("separate") || ends ? 1 : 0));
     }
 }

@@ -75,6 +75,23 @@ class OfficeFormatTest {
     }
 
     @Test
+    void propertiesAreReadAsXmlWhateverTheirPrefixesQuotesAndOrder() throws IOException {
+        String other = "xmlns:x='http://schemas.openxmlformats.org/wordprocessingml/2006/main'";
+        String hidden = "<x:r " + other + "><x:rPr><x:b/><x:vanish x:val='1'/></x:rPr><x:t>unseen</x:t></x:r>";
+        String seen = "<x:r " + other + "><x:rPr><x:vanish x:val = 'false'/></x:rPr><x:t>seen</x:t></x:r>";
+        String once = run("<w:rPrChange><w:rPr><w:vanish/></w:rPr></w:rPrChange>", "once hidden");
+        String field = "<x:r " + other + "><x:fldChar x:fldCharType='begin'/></x:r>";
+
+        assertThat(extracted(run("", "Is it ") + hidden + run("", "here"))).containsExactly("Is it ⟦1/⟧here");
+        assertThat(extracted(seen)).containsExactly("seen");
+        assertThat(extracted(once)).containsExactly("once hidden");
+        assertThat(extracted(run("", "Page ") + field + FIELD.substring(FIELD.indexOf("</w:r>") + 6)))
+                .containsExactly("Page ⟦1/⟧seven");
+        assertThat(extracted(run("<w:rtl w:val='0'/>", "Gull") + run("<w:lang w:val = 'en'/>", "wick")))
+                .containsExactly("Gullwick");
+    }
+
+    @Test
     void breaksLinksFieldsAndControlsAreTags() throws IOException {
         assertThat(extracted(run("", "Page ") + FIELD + run("", ".") + "<w:r><w:br/></w:r>" + "<w:hyperlink>"
                         + run("", "More") + "</w:hyperlink>" + run("", "!")))

@@ -15,6 +15,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import org.swaplane.compare.Span;
 import org.swaplane.compare.TextDifference;
+import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.text.ContentFlow;
@@ -115,21 +116,17 @@ final class ChangeRow extends GridPane {
         if (reading.content().tags().isEmpty()) {
             flow.show(written, marked);
         } else {
-            flow.show(reading.content(), TagNumbers.of(change.segment().source()), withoutTokens(written, marked));
+            Content source = change.segment().source();
+            flow.show(reading.content(), TagNumbers.of(source), inText(written, marked, source));
         }
     }
 
-    private static List<Span> withoutTokens(String written, List<Span> marked) {
+    private static List<Span> inText(String written, List<Span> marked, Content source) {
         return marked.stream()
-                .map(span -> new Span(plainLength(written, span.start()), plainLength(written, span.end())))
+                .map(span -> new Span(
+                        TagNotation.textBefore(written, span.start(), source),
+                        TagNotation.textBefore(written, span.end(), source)))
                 .filter(span -> span.end() > span.start())
                 .toList();
-    }
-
-    private static int plainLength(String written, int end) {
-        return written.substring(0, end)
-                .replaceAll("⟦/?\\d+/?⟧", "")
-                .replaceAll("⟦[^⟧]*$", "")
-                .length();
     }
 }
