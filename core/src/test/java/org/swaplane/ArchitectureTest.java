@@ -1,5 +1,8 @@
 package org.swaplane;
 
+import static com.tngtech.archunit.base.DescribedPredicate.not;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.simpleNameStartingWith;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
@@ -11,6 +14,7 @@ import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ArchRule;
 import java.util.List;
+import org.swaplane.reviewcopy.ReviewCopyFormat;
 
 @AnalyzeClasses(packages = "org.swaplane", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -60,6 +64,24 @@ class ArchitectureTest {
             .should()
             .callMethodWhere(DescribedPredicate.describe(
                     "getElementText", call -> call.getTarget().getName().equals("getElementText")));
+
+    /** Formats are found by their registry; only the writers of new files are called by name. */
+    @ArchTest
+    static final ArchRule nobodyNamesAFormat = noClasses()
+            .that()
+            .resideOutsideOfPackage("org.swaplane.format..")
+            .should()
+            .dependOnClassesThat(resideInAPackage("org.swaplane.format.*..")
+                    .and(not(simpleNameStartingWith("New")))
+                    .and(not(resideInAPackage("org.swaplane.format.table"))));
+
+    @ArchTest
+    static final ArchRule nobodyNamesAFormOfReviewCopy = noClasses()
+            .that()
+            .resideOutsideOfPackage("org.swaplane.reviewcopy")
+            .should()
+            .dependOnClassesThat()
+            .implement(ReviewCopyFormat.class);
 
     @ArchTest
     static void lowerPackagesDoNotUseHigherOnes(JavaClasses classes) {

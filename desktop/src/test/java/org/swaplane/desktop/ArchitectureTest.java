@@ -1,6 +1,7 @@
 package org.swaplane.desktop;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -18,6 +19,12 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("javafx.scene..", "javafx.stage..");
+
+    @ArchTest
+    static final ArchRule viewsDoNotKnowEachOther = slices().matching(
+                    "org.swaplane.desktop.(board|checks|dryrun|exchange|release|review)..")
+            .should()
+            .notDependOnEachOther();
 
     @ArchTest
     static final ArchRule stylesLiveInStyleSheets =
