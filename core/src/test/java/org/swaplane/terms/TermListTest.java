@@ -99,6 +99,12 @@ class TermListTest {
             en | pier 3      | Pier 4 is closed            | -
             de | Hafen       | In den Häfen                | Häfen
             de | Fahrt       | Vor der Abfahrt             | -
+            de | Boot        | Zwei Boote legen ab         | Boote
+            fr | bateau      | Deux bateaux                | bateaux
+            es | muelle      | Los muelles                 | muelles
+            ru | паром       | На пароме                   | пароме
+            cs | přístav     | V přístavech                | přístavech
+            fi | lautta      | Lautat lähtevät             | Lautat
             pl | prom        | Dwa promy                   | promy
             ja | 桟橋          | 第3桟橋へ                      | 桟橋
             """)
@@ -122,6 +128,10 @@ class TermListTest {
             de | einchecken   | Checken Sie jetzt aus      | false
             de | ankommen     | Kommt das Schiff an?       | true
             fr | traversée    | Les traversées             | true
+            sv | färja        | Färjorna går nu            | true
+            nl | veerboot     | De veerboten               | true
+            hu | komp         | A kompok                   | true
+            ru | паром        | Паромная пристань          | true
             pl | przystań     | Na przystani               | true
             en | ferry        | The ferries                | true
             en | ferry        | Ferrous metal              | false
