@@ -38,14 +38,17 @@ record Its(XMLStreamReader xml) {
 
     /** ITS 2.0, section 8.10: whether the element is not for this language. */
     boolean excludes(String language) {
-        String filter = attribute("localeFilterList");
+        String filter = xml.getAttributeValue(Modules.ITS, "localeFilterList");
+        if (filter == null || language.isEmpty()) {
+            return false;
+        }
         List<Locale.LanguageRange> ranges = Stream.of(filter.split(","))
                 .map(String::strip)
                 .filter(RANGE.asMatchPredicate())
                 .map(Locale.LanguageRange::new)
                 .toList();
         boolean unreadable = ranges.isEmpty() && !filter.isBlank();
-        if (language.isEmpty() || !hasAttribute("localeFilterList") || unreadable) {
+        if (unreadable) {
             return false;
         }
         boolean listed = !Locale.filter(
@@ -75,9 +78,5 @@ record Its(XMLStreamReader xml) {
 
     private String attribute(String name) {
         return Modules.attribute(xml, Modules.ITS, name);
-    }
-
-    private boolean hasAttribute(String name) {
-        return xml.getAttributeValue(Modules.ITS, name) != null;
     }
 }

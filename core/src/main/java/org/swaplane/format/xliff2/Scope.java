@@ -24,6 +24,7 @@ record Scope(String path, boolean locked, Directions directions, List<Note> note
         String translate = Modules.attribute(xml, null, "translate");
         boolean lockedInside = translate.isEmpty() ? locked : translate.equals("no");
         Its its = new Its(xml);
+        // What stands in the element is added to both.
         List<TargetRule> rulesInside = new ArrayList<>(rules);
         rulesInside.addAll(its.rules());
         List<Note> notesInside = new ArrayList<>(notes);

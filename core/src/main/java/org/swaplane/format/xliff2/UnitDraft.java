@@ -83,7 +83,7 @@ final class UnitDraft {
             String code = halves.iterator().next().substring("sc:".length());
             problems.add("unit " + id + " has the spanning code " + code + " without its other half");
         }
-        boolean twice = new HashSet<>(places).size() < places.size();
+        boolean twice = places.size() > 1 && new HashSet<>(places).size() < places.size();
         if (twice || places.stream().anyMatch(each -> each > pieces)) {
             problems.add("unit " + id + " asks for an order of its targets that cannot be: " + places);
         }
