@@ -1,5 +1,6 @@
 package org.swaplane.desktop;
 
+import java.time.Instant;
 import java.util.Optional;
 import javafx.application.Application;
 import javafx.scene.Scene;
@@ -7,6 +8,7 @@ import javafx.stage.Stage;
 import org.swaplane.desktop.session.Defaults;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
+import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.LaneHolder;
@@ -38,7 +40,11 @@ public final class SwapLaneApplication extends Application {
         stage.show();
         holder.ifPresent(other -> session.notify(
                 Notification.Tone.FAILED,
-                Strings.say("lane.in-use", other.user(), other.machine(), other.process(), other.since())));
+                Strings.say("lane.in-use", other.user(), other.machine(), other.process(), since(other))));
+    }
+
+    private static String since(LaneHolder holder) {
+        return holder.since().isEmpty() ? "?" : Dates.minute(Instant.parse(holder.since()));
     }
 
     /** Writes what is still to be written; the window is gone by then. */
