@@ -9,7 +9,6 @@ import java.time.ZoneOffset;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
@@ -71,12 +70,12 @@ public final class PictureTour extends Application {
                 () -> session.intakes()
                         .receive(List.of(folder.resolve("returned").resolve("scan final (2).docx"))),
                 "bring-back");
+        steps.add(() -> session.exchange()
+                .take(session.exchange().returnedProperty().get().reading().sound().stream()
+                        .map(RowChange::number)
+                        .collect(Collectors.toSet())));
         step(
                 () -> {
-                    Set<Integer> sound = session.exchange().returnedProperty().get().reading().sound().stream()
-                            .map(RowChange::number)
-                            .collect(Collectors.toSet());
-                    session.exchange().take(sound);
                     session.dismissMessage();
                     show(ViewId.CHECKS);
                 },
