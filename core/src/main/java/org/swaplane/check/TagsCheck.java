@@ -58,6 +58,9 @@ final class TagsCheck implements Check {
             codeChanged(segment).ifPresent(findings::add);
         }
         if (findings.isEmpty()) {
+            HollowPairs.find(segment).ifPresent(findings::add);
+        }
+        if (findings.isEmpty()) {
             TagSpaces.find(segment).ifPresent(findings::add);
         }
         return findings;

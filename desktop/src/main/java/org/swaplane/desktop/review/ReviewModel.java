@@ -173,19 +173,17 @@ final class ReviewModel {
                 .ifPresent(session.editing()::fix);
     }
 
-    /** The first tag of the source that {@code target} does not have yet. */
-    Optional<Tag> nextMissingTag(Content target) {
+    /** The tags of the source that {@code target} does not have yet, in their order. */
+    List<Tag> missingTags(Content target) {
         List<Tag> left = new ArrayList<>(target.tags());
+        List<Tag> missing = new ArrayList<>();
         for (Tag tag : session.snapshot()
                 .segment(session.currentProperty().get())
                 .source()
                 .tags()) {
             Optional<Tag> counterpart = left.stream().filter(tag::matches).findFirst();
-            if (counterpart.isEmpty()) {
-                return Optional.of(tag);
-            }
-            left.remove(counterpart.get());
+            counterpart.ifPresentOrElse(left::remove, () -> missing.add(tag));
         }
-        return Optional.empty();
+        return missing;
     }
 }

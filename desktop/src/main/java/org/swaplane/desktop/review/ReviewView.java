@@ -1,6 +1,5 @@
 package org.swaplane.desktop.review;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.BooleanSupplier;
@@ -12,13 +11,12 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
-import org.fxmisc.flowless.VirtualFlow;
-import org.fxmisc.flowless.VirtualizedScrollPane;
 import org.swaplane.content.Tag;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.LaneSession;
@@ -45,8 +43,7 @@ public final class ReviewView implements View {
     private final ReviewModel model;
     private final SegmentBench bench;
     private final SegmentSide side;
-    private final List<SegmentRow> rows = new ArrayList<>();
-    private final VirtualFlow<Integer, SegmentRow> flow;
+    private final SegmentList list;
     private final ComboBox<ReviewModel.Filter> filter = new ComboBox<>();
     private final ComboBox<String> part = new ComboBox<>();
     private final TextField text = new TextField();
@@ -57,11 +54,17 @@ public final class ReviewView implements View {
     private final ToggleButton read = new ToggleButton(Strings.say("reading.toggle"));
     private final Button openTarget;
     private final FileOpener opener;
-    /** The history is read from the lane; while somebody types or leafs through it can wait. */
-    private final PauseTransition sideLater = new PauseTransition(Duration.millis(120));
+    /** The history is read from the lane; while somebody types or leafs through, it can wait. */
+    private static final Duration LEAFING = Duration.millis(120);
+
+    private static final Duration TYPING = Duration.millis(600);
+    private final PauseTransition sideLater = new PauseTransition(LEAFING);
 
     /** The document whose segments are listed. */
     private BilingualDocument shown;
+
+    private boolean filtering;
+    private boolean clicking;
 
     public ReviewView(LaneSession session, FileOpener opener) {
         this.opener = opener;
@@ -72,11 +75,10 @@ public final class ReviewView implements View {
         this.model = new ReviewModel(session);
         this.bench = new SegmentBench(session);
         this.side = new SegmentSide(session);
-        this.flow = VirtualFlow.createVertical(model.listed(), this::row);
-        flow.setId("segments");
-        VirtualizedScrollPane<VirtualFlow<Integer, SegmentRow>> scroll = new VirtualizedScrollPane<>(flow);
-        HBox.setHgrow(scroll, Priority.ALWAYS);
-        split = Parts.styled(new HBox(scroll, side), "review-split");
+        this.list = new SegmentList(model.listed(), session, bench, this::clicked);
+        bench.standIn(list.flow(), this::bringCurrent);
+        HBox.setHgrow(list.node(), Priority.ALWAYS);
+        split = Parts.styled(new HBox(list.node(), side), "review-split");
         VBox.setVgrow(split, Priority.ALWAYS);
         node = Parts.styled(new VBox(titleBar(), filterBar(), split, reading), "view");
         VBox.setVgrow(reading, Priority.ALWAYS);
@@ -87,7 +89,8 @@ public final class ReviewView implements View {
         read.selectedProperty().addListener((property, before, reads) -> showReading(reads));
         showReading(false);
         sideLater.setOnFinished(event -> side.show(session.currentProperty().get()));
-        session.currentProperty().addListener((property, before, now) -> inHandChanged());
+        session.currentProperty().addListener((property, before, now) -> currentChanged());
+        bench.heightProperty().addListener((property, before, now) -> roomForBench());
     }
 
     private void showReading(boolean reads) {
@@ -107,10 +110,11 @@ public final class ReviewView implements View {
         session.currentProperty().set(index);
     }
 
-    private SegmentRow row(int index) {
-        SegmentRow row = new SegmentRow(index, session, bench);
-        rows.add(row);
-        return row;
+    /** What the mouse chose stays where it is. */
+    private void clicked(int index) {
+        clicking = true;
+        session.currentProperty().set(index);
+        clicking = false;
     }
 
     private HBox titleBar() {
@@ -141,9 +145,13 @@ public final class ReviewView implements View {
         return Parts.row(text, Parts.whole(listed), part, filter);
     }
 
+    /** Narrowing the list down may change the current segment; the words being typed belong to the filter. */
     private void applyFilter() {
+        filtering = true;
         model.filter(filter.getValue(), part.getSelectionModel().getSelectedIndex() - 1, text.getText());
+        filtering = false;
         refresh();
+        list.bring(Math.max(0, model.position(session.currentProperty().get())));
     }
 
     private void clearPrefilled(boolean reviewedToo) {
@@ -163,6 +171,7 @@ public final class ReviewView implements View {
         commands.add("page-down", "Alt+Page_Down", here, () -> model.move(20));
         commands.add("page-up", "Alt+Page_Up", here, () -> model.move(-20));
         commands.add("insert-tag", "Shortcut+T", here, this::insertTag);
+        commands.add("special-character", "Alt+I", here, bench::openCharacters);
         commands.add("copy-source", "Shortcut+Shift+S", here, model::copySource);
         commands.add("take-proposal", "Alt+P", here, () -> model.takeProposal(0));
         commands.add("lock", "Shortcut+L", here, model::toggleLock);
@@ -176,8 +185,14 @@ public final class ReviewView implements View {
         commands.add("read-through", "Alt+R", here, () -> read.setSelected(!read.isSelected()));
         commands.add("open-target", "", here, () -> session.releasing().openTarget(opener));
         commands.add("filter", "Shortcut+F", here, text::requestFocus);
-        commands.add("undo", "Shortcut+Z", () -> session.track() != null, this::undo);
-        commands.add("redo", "Shortcut+Shift+Z", () -> session.track() != null, session.editing()::redo);
+        BooleanSupplier outsideFields = () -> session.track() != null && !isInField();
+        commands.add("undo", "Shortcut+Z", outsideFields, this::undo);
+        commands.add("redo", "Shortcut+Shift+Z", outsideFields, session.editing()::redo);
+    }
+
+    /** Fields of text have an undo of their own. */
+    private boolean isInField() {
+        return node.getScene() != null && node.getScene().getFocusOwner() instanceof TextInputControl;
     }
 
     private void propagate() {
@@ -186,11 +201,10 @@ public final class ReviewView implements View {
     }
 
     private void insertTag() {
-        model.nextMissingTag(bench.editor().content()).ifPresent((Tag tag) -> {
-            if (bench.editor().isEditable()) {
-                bench.editor().insertTag(tag);
-            }
-        });
+        if (bench.editor().isEditable()) {
+            List<Tag> missing = model.missingTags(bench.editor().content());
+            bench.editor().insert(missing);
+        }
     }
 
     /** Letter by letter while there is something typed in the editor, then step by step through the journal. */
@@ -202,13 +216,30 @@ public final class ReviewView implements View {
         }
     }
 
-    private void inHandChanged() {
-        if (session.viewProperty().get().equals(ViewId.REVIEW)) {
-            showInHand();
-            // Narrowing the list down may change the segment in hand; the words being typed belong to the filter.
-            if (!text.isFocused()) {
+    private void currentChanged() {
+        if (session.viewProperty().get().equals(ViewId.REVIEW) && session.hasSegments()) {
+            bench.show(session.currentProperty().get());
+            showCurrent();
+            bringCurrent();
+            if (!filtering) {
                 bench.focusEditor();
             }
+        }
+    }
+
+    private void roomForBench() {
+        int position = model.position(session.currentProperty().get());
+        if (position >= 0) {
+            Platform.runLater(() -> list.makeRoom(position));
+        }
+    }
+
+    private void bringCurrent() {
+        int position = model.position(session.currentProperty().get());
+        if (position >= 0 && clicking) {
+            Platform.runLater(() -> list.makeRoom(position));
+        } else if (position >= 0) {
+            list.bring(position);
         }
     }
 
@@ -220,6 +251,7 @@ public final class ReviewView implements View {
     @Override
     public void focus() {
         bench.focusEditor();
+        bringCurrent();
     }
 
     @Override
@@ -231,9 +263,10 @@ public final class ReviewView implements View {
             listParts();
             model.list();
             read.setSelected(false);
+            bringCurrent();
         }
         listed.setText(Strings.say("review.listed", model.listed().size()));
-        showInHand();
+        showCurrent();
     }
 
     /** The files within the file, where there are several. */
@@ -246,22 +279,14 @@ public final class ReviewView implements View {
         part.setManaged(parts.size() > 1);
     }
 
-    private void showInHand() {
+    private void showCurrent() {
         int position = model.position(session.currentProperty().get());
         if (position < 0 && !model.listed().isEmpty()) {
             return;
         }
-        rows.stream().filter(row -> row.getNode().getParent() != null).forEach(SegmentRow::refresh);
+        list.refresh();
+        sideLater.setDuration(side.shows(session.currentProperty().get()) ? TYPING : LEAFING);
         sideLater.playFromStart();
-        if (position >= 0) {
-            Platform.runLater(() -> bringIntoView(position));
-        }
-    }
-
-    private void bringIntoView(int position) {
-        if (position < model.listed().size()) {
-            flow.show(position);
-        }
     }
 
     private static final class FilterCell extends ListCell<ReviewModel.Filter> {

@@ -4,9 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.css.PseudoClass;
+import javafx.event.Event;
+import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -16,6 +20,7 @@ import org.swaplane.check.Pairing;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
@@ -28,6 +33,7 @@ final class SegmentBench extends VBox {
 
     private final LaneSession session;
     private final TargetEditor editor = new TargetEditor();
+    private final SpecialCharacters characters = new SpecialCharacters(editor);
     private final PairingStrip pairing = new PairingStrip();
     private final ScrollPane pairingScroll = new ScrollPane(pairing);
     private final VBox writing = Parts.styled(new VBox(editor), "column-tight");
@@ -36,7 +42,10 @@ final class SegmentBench extends VBox {
     private int index = -1;
     private Segment loaded;
     private boolean loading;
+    /** Whether the keyboard is the editor's, also while its row is not on the screen. */
     private boolean wantsFocus;
+
+    private Node standIn = this;
     private Pairing shownPairs;
     private List<Finding> shownFindings = List.of();
     private Optional<Conflict> shownConflict = Optional.empty();
@@ -50,11 +59,43 @@ final class SegmentBench extends VBox {
         pairingScroll.getStyleClass().add("pairing-scroll");
         getChildren().addAll(pairingScroll, findings);
         editor.plainTextChanges().subscribe(change -> typed());
+        editor.addEventHandler(KeyEvent.KEY_TYPED, event -> typedIntoLocked());
+        editor.sceneProperty().addListener((property, before, now) -> sceneChanged(before, now));
+    }
+
+    /**
+     * While the row of the current segment is not on the screen, {@code list} has the keyboard in the editor's place, and hands on what
+     * is typed, so that no letter is lost; {@code bring} brings the row back.
+     */
+    void standIn(Node list, Runnable bring) {
+        standIn = list;
+        list.addEventHandler(KeyEvent.ANY, event -> {
+            if (event.getTarget() == list && index >= 0) {
+                Event.fireEvent(editor, event.copyFor(editor, editor));
+                event.consume();
+                wantsFocus = true;
+                bring.run();
+            }
+        });
+    }
+
+    private void sceneChanged(Scene before, Scene now) {
+        if (now == null && before.getFocusOwner() == editor) {
+            wantsFocus = true;
+            standIn.requestFocus();
+        } else if (now != null && wantsFocus) {
+            Platform.runLater(this::takeFocus);
+        }
+    }
+
+    private void typedIntoLocked() {
+        if (!editor.isEditable() && loaded != null && loaded.locked()) {
+            session.notify(Notification.Tone.FAILED, Strings.say("editing.locked", 1));
+        }
     }
 
     /** Puts the bench into the row of a segment, its editor into {@code place}, and shows the segment as it stands. */
     void moveTo(GridPane row, VBox place, int segment) {
-        wantsFocus |= editor.isFocused();
         if (getParent() != row) {
             if (getParent() instanceof GridPane before) {
                 before.getChildren().remove(this);
@@ -67,6 +108,15 @@ final class SegmentBench extends VBox {
             }
             place.getChildren().setAll(writing);
         }
+        show(segment);
+        if (wantsFocus) {
+            takeFocus();
+            Platform.runLater(this::takeFocus);
+        }
+    }
+
+    /** Shows the segment as it stands, before its row is on the screen. */
+    void show(int segment) {
         Segment now = session.snapshot().segment(segment);
         if (index != segment
                 || !now.equals(loaded)
@@ -76,9 +126,6 @@ final class SegmentBench extends VBox {
             load();
         }
         showAround();
-        if (wantsFocus) {
-            Platform.runLater(this::takeFocus);
-        }
     }
 
     private void load() {
@@ -104,8 +151,9 @@ final class SegmentBench extends VBox {
         pairingScroll.setManaged(!pairs.isEmpty());
         limit.setText(LimitCount.words(target, loaded.limits()));
         limit.pseudoClassStateChanged(EXCEEDED, LimitCount.isExceeded(target, loaded.limits()));
-        writing.getChildren().remove(limit);
-        if (!limit.getText().isEmpty()) {
+        if (limit.getText().isEmpty()) {
+            writing.getChildren().remove(limit);
+        } else if (limit.getParent() == null) {
             writing.getChildren().add(limit);
         }
         showFindings();
@@ -174,16 +222,25 @@ final class SegmentBench extends VBox {
         return editor;
     }
 
+    void openCharacters() {
+        if (editor.getScene() != null) {
+            characters.open();
+        }
+    }
+
     /** To the editor, as soon as the row of the current segment is on the screen. */
     void focusEditor() {
         wantsFocus = true;
+        takeFocus();
         Platform.runLater(this::takeFocus);
     }
 
     private void takeFocus() {
         if (wantsFocus && editor.getScene() != null) {
             editor.requestFocus();
-            wantsFocus = !editor.isFocused();
+            wantsFocus = editor.getScene().getFocusOwner() != editor;
+        } else if (wantsFocus) {
+            standIn.requestFocus();
         }
     }
 }

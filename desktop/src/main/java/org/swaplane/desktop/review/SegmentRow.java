@@ -1,6 +1,7 @@
 package org.swaplane.desktop.review;
 
 import java.util.List;
+import java.util.function.IntConsumer;
 import javafx.css.PseudoClass;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -12,6 +13,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.fxmisc.flowless.Cell;
 import org.swaplane.check.Finding;
+import org.swaplane.compare.Span;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.ContentFlow;
@@ -43,11 +45,14 @@ final class SegmentRow implements Cell<Integer, Node> {
     private final Label found = Parts.styled(new Label(), "found");
     private int index;
     private Shown shown;
+    private ShownSource shownSource;
 
     /** What the row was drawn from. */
     private record Shown(Segment segment, Value value, List<Finding> findings, boolean inHand) {}
 
-    SegmentRow(int index, LaneSession session, SegmentBench bench) {
+    private record ShownSource(Segment segment, List<Span> marked) {}
+
+    SegmentRow(int index, LaneSession session, SegmentBench bench, IntConsumer chosen) {
         this.session = session;
         this.bench = bench;
         ColumnConstraints wide = new ColumnConstraints(60, 100, Double.MAX_VALUE);
@@ -58,7 +63,7 @@ final class SegmentRow implements Cell<Integer, Node> {
         grid.getChildren().forEach(child -> GridPane.setValignment(child, VPos.TOP));
         grid.setOnMousePressed(event -> {
             if (session.currentProperty().get() != this.index) {
-                session.currentProperty().set(this.index);
+                chosen.accept(this.index);
             }
         });
         updateItem(index);
@@ -98,22 +103,8 @@ final class SegmentRow implements Cell<Integer, Node> {
         }
         shown = now;
         TagNumbers numbers = TagNumbers.of(segment.source());
-        TextLanguage.of(
-                        session.snapshot().sourceLanguage(index),
-                        session.directions(index).source())
-                .apply(source);
-        TextLanguage.of(
-                        session.snapshot().targetLanguage(index),
-                        session.directions(index).target())
-                .apply(target);
         number.setText(String.valueOf(index + 1));
-        source.show(
-                segment.source(),
-                numbers,
-                findings.stream()
-                        .flatMap(each -> each.source().stream())
-                        .sorted()
-                        .toList());
+        showSource(segment, numbers, findings);
         mark.show(track.state(index), segment.locked());
         state.setText(LaneMark.words(track.state(index), segment.locked()));
         found.setText(findings.isEmpty() ? "" : Strings.say("review.found", findings.size()));
@@ -123,6 +114,10 @@ final class SegmentRow implements Cell<Integer, Node> {
         if (inHand) {
             bench.moveTo(grid, targetCell, index);
         } else {
+            TextLanguage.of(
+                            track.targetLanguage(index),
+                            session.directions(index).target())
+                    .apply(target);
             target.show(
                     track.target(index),
                     numbers,
@@ -134,6 +129,23 @@ final class SegmentRow implements Cell<Integer, Node> {
             if (!targetCell.getChildren().equals(List.of(target))) {
                 targetCell.getChildren().setAll(target);
             }
+        }
+    }
+
+    /** Laid out anew only when something about it changed: a letter in the target changes nothing here. */
+    private void showSource(Segment segment, TagNumbers numbers, List<Finding> findings) {
+        List<Span> marked = findings.stream()
+                .flatMap(each -> each.source().stream())
+                .sorted()
+                .toList();
+        ShownSource now = new ShownSource(segment, marked);
+        if (!now.equals(shownSource)) {
+            shownSource = now;
+            TextLanguage.of(
+                            session.snapshot().sourceLanguage(index),
+                            session.directions(index).source())
+                    .apply(source);
+            source.show(segment.source(), numbers, marked);
         }
     }
 }

@@ -1,5 +1,6 @@
 package org.swaplane.desktop.review;
 
+import java.util.List;
 import java.util.Locale;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -17,6 +18,7 @@ import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.lane.HistoryEntry;
 import org.swaplane.lane.SegmentRemark;
+import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
 
 /** Beside the list: what the file and people say of the segment in hand, and what happened to it. */
@@ -24,6 +26,12 @@ final class SegmentSide extends ScrollPane {
     private final LaneSession session;
     private final CutPanel cut;
     private final VBox content = Parts.styled(new VBox(), "side");
+    private final VBox history = Parts.styled(new VBox(), "column");
+    private Shown shown;
+    private List<HistoryEntry> entries = List.of();
+
+    /** What stands here; while it stays the same, nothing but the history is looked at again. */
+    private record Shown(Track track, int index, Segment segment, List<SegmentRemark> remarks) {}
 
     SegmentSide(LaneSession session) {
         this.session = session;
@@ -41,13 +49,38 @@ final class SegmentSide extends ScrollPane {
         return cut;
     }
 
+    /** Whether it is this segment that stands here. */
+    boolean shows(int index) {
+        return shown != null && shown.track() == session.track() && shown.index() == index;
+    }
+
     void show(int index) {
-        content.getChildren().clear();
         TrackSnapshot track = session.snapshot();
         if (track == null || index >= track.size() || !session.isOpen()) {
+            content.getChildren().clear();
+            shown = null;
             return;
         }
         Segment segment = track.segment(index);
+        List<SegmentRemark> remarks = session
+                .lane()
+                .trips()
+                .remarks(track.track().id())
+                .stream()
+                .filter(remark -> remark.key().equals(segment.key()))
+                .toList();
+        Shown now = new Shown(track.track(), index, segment, remarks);
+        if (!now.equals(shown)) {
+            shown = now;
+            fill(track, now);
+        }
+        readHistory(now);
+    }
+
+    private void fill(TrackSnapshot track, Shown now) {
+        int index = now.index();
+        Segment segment = now.segment();
+        content.getChildren().clear();
         add(Parts.heading("side.segment"));
         add(Parts.styled(wrapped(segment.key()), "code"));
         String own = segment.nativeState().isEmpty() ? Strings.say("side.no-native-state") : segment.nativeState();
@@ -68,11 +101,9 @@ final class SegmentSide extends ScrollPane {
             add(entry(caption(note), note.text()));
             any = true;
         }
-        for (SegmentRemark remark : session.lane().trips().remarks(track.track().id())) {
-            if (remark.key().equals(segment.key())) {
-                add(entry(Strings.say("side.remark", remark.author()), remark.text()));
-                any = true;
-            }
+        for (SegmentRemark remark : now.remarks()) {
+            add(entry(Strings.say("side.remark", remark.author()), remark.text()));
+            any = true;
         }
         if (!any) {
             add(Parts.quiet(Strings.say("side.no-notes")));
@@ -82,16 +113,34 @@ final class SegmentSide extends ScrollPane {
             add(cut);
         }
         add(Parts.heading("side.history"));
-        VBox entries = Parts.styled(new VBox(), "column");
-        add(entries);
+        add(history);
+        showHistory(segment, language, List.of());
+    }
+
+    private void readHistory(Shown of) {
+        TextLanguage language = TextLanguage.of(
+                session.snapshot().targetLanguage(of.index()),
+                session.directions(of.index()).target());
         session.background()
                 .read(
                         Strings.say("task.history"),
-                        progress -> track.track().history(segment.key()),
-                        read -> read.forEach(change -> entries.getChildren()
-                                .add(entries.getChildren().size() - 1, inLanguage(language, history(change, segment)))),
+                        progress -> of.track().history(of.segment().key()),
+                        read -> {
+                            if (of.equals(shown) && !read.equals(entries)) {
+                                showHistory(of.segment(), language, read);
+                            }
+                        },
                         session::failed);
-        entries.getChildren()
+    }
+
+    /** The newest first, and last what the file came with. */
+    private void showHistory(Segment segment, TextLanguage language, List<HistoryEntry> read) {
+        entries = read;
+        history.getChildren()
+                .setAll(read.stream()
+                        .map(change -> inLanguage(language, history(change, segment)))
+                        .toList());
+        history.getChildren()
                 .add(inLanguage(
                         language,
                         entry(Strings.say("side.as-came"), TagNotation.write(segment.target(), segment.source()))));

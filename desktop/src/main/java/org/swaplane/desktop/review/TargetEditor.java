@@ -9,6 +9,9 @@ import javafx.application.Platform;
 import javafx.geometry.NodeOrientation;
 import javafx.scene.Group;
 import javafx.scene.Node;
+import javafx.scene.control.IndexRange;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCombination;
 import javafx.scene.text.TextFlow;
 import org.fxmisc.richtext.CharacterHit;
 import org.fxmisc.richtext.GenericStyledArea;
@@ -19,6 +22,9 @@ import org.fxmisc.richtext.model.SegmentOps;
 import org.fxmisc.richtext.model.StyledDocument;
 import org.fxmisc.richtext.model.StyledSegment;
 import org.fxmisc.richtext.model.TextOps;
+import org.fxmisc.wellbehaved.event.EventPattern;
+import org.fxmisc.wellbehaved.event.InputMap;
+import org.fxmisc.wellbehaved.event.Nodes;
 import org.reactfx.util.Either;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
@@ -51,6 +57,9 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
         setWrapText(true);
         totalHeightEstimateProperty().values().subscribe(this::growTo);
         setAccessibleText(Strings.say("review.editor"));
+        // Tab goes on to what comes next in the window; a tab character is put in by the list of special characters.
+        Nodes.addInputMap(this, InputMap.ignore(EventPattern.keyPressed(KeyCode.TAB)));
+        Nodes.addInputMap(this, InputMap.ignore(EventPattern.keyPressed(KeyCode.TAB, KeyCombination.SHIFT_DOWN)));
     }
 
     /** The direction belongs to the paragraph: turned round as a whole, the area would cut its text off. */
@@ -119,10 +128,37 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
         return ReadOnlyStyledDocument.fromSegment(Either.right(Optional.of(chip)), "", "", EITHER);
     }
 
-    /** Puts a tag in at the caret. */
-    void insertTag(Tag tag) {
-        int number = numbers.in(Content.of(tag)).get(0);
-        replaceSelection(document(new Chip(tag, number)));
+    /**
+     * Puts in the first of the tags that are missing: around the selection, if both halves of a pair are missing and something is
+     * selected, else at the caret or behind the selection. No word is ever replaced by a tag.
+     */
+    void insert(List<Tag> missing) {
+        if (missing.isEmpty()) {
+            return;
+        }
+        Tag first = missing.get(0);
+        IndexRange selected = getSelection();
+        Optional<Tag> close = missing.stream()
+                .filter(tag -> tag.kind() == Tag.Kind.CLOSE && tag.id().equals(first.id()))
+                .findFirst();
+        boolean opens = first.kind() == Tag.Kind.OPEN;
+        if (selected.getLength() > 0 && opens && close.isPresent()) {
+            replace(
+                    selected.getStart(),
+                    selected.getEnd(),
+                    document(first)
+                            .concat(subDocument(selected.getStart(), selected.getEnd()))
+                            .concat(document(close.get())));
+            moveTo(selected.getEnd() + 2);
+        } else {
+            int at = opens ? selected.getStart() : selected.getEnd();
+            replace(at, at, document(first));
+            moveTo(at + 1);
+        }
+    }
+
+    private ReadOnlyStyledDocument<String, Either<String, Optional<Chip>>, String> document(Tag tag) {
+        return document(new Chip(tag, numbers.in(Content.of(tag)).get(0)));
     }
 
     /** A tag that must not be deleted stays, whatever is pressed. */

@@ -11,6 +11,8 @@ import javafx.scene.input.KeyEvent;
 /** The one table of all commands and their keys. */
 public final class Commands {
     private final List<AppCommand> commands = new ArrayList<>();
+    /** Whether the key that was pressed last belongs to a command. */
+    private boolean isCommand;
 
     /** Adds a command; {@code keys} as {@link KeyCombination#valueOf} wants them, empty for none. */
     public AppCommand add(String id, String keys, BooleanSupplier enabled, Runnable action) {
@@ -25,17 +27,26 @@ public final class Commands {
         return List.copyOf(commands);
     }
 
-    /** Keys of the table win over those of the control that has the focus. */
+    /** Keys of the table win over those of the control that has the focus, and type nothing into it. */
     public void listenTo(Scene scene) {
         scene.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-            for (AppCommand command : commands) {
-                boolean pressed =
-                        command.keys().filter(keys -> keys.match(event)).isPresent();
-                if (pressed && command.enabled().getAsBoolean()) {
-                    command.action().run();
-                    event.consume();
-                    return;
-                }
+            List<AppCommand> meant = commands.stream()
+                    .filter(command ->
+                            command.keys().filter(keys -> keys.match(event)).isPresent())
+                    .toList();
+            isCommand = !meant.isEmpty();
+            meant.stream()
+                    .filter(command -> command.enabled().getAsBoolean())
+                    .findFirst()
+                    .ifPresent(command -> {
+                        command.action().run();
+                        event.consume();
+                    });
+        });
+        // A window system sends the letter of a key with Alt as if it were typed.
+        scene.addEventFilter(KeyEvent.KEY_TYPED, event -> {
+            if (isCommand) {
+                event.consume();
             }
         });
     }

@@ -68,6 +68,41 @@ class TargetEditorTest extends ApplicationTest {
     }
 
     @Test
+    void aPairThatIsMissingGoesAroundTheSelectionInOneStep() {
+        load("Zum Kai drei");
+
+        interact(() -> {
+            editor.selectRange(4, 7);
+            editor.insert(SOURCE.tags());
+        });
+        assertThat(written()).isEqualTo("Zum ⟦1⟧Kai⟦/1⟧ drei");
+
+        interact(editor::undo);
+        assertThat(written()).isEqualTo("Zum Kai drei");
+    }
+
+    @Test
+    void aTagThatStandsAloneLeavesTheSelectedWordsAlone() {
+        load("Kai drei");
+
+        interact(() -> {
+            editor.selectRange(0, 3);
+            editor.insert(List.of(SOURCE.tags().get(2)));
+        });
+
+        assertThat(written()).isEqualTo("Kai⟦2/⟧ drei");
+    }
+
+    @Test
+    void tabTypesNothing() {
+        load("Kai");
+
+        push(KeyCode.TAB);
+
+        assertThat(written()).isEqualTo("Kai");
+    }
+
+    @Test
     void typedTextGoesBetweenTheTags() {
         load("⟦1⟧Kai⟦/1⟧");
 
@@ -91,7 +126,7 @@ class TargetEditorTest extends ApplicationTest {
         load("Kai 3");
         interact(() -> editor.moveTo(3));
 
-        interact(() -> editor.insertTag(SOURCE.tags().get(2)));
+        interact(() -> editor.insert(List.of(SOURCE.tags().get(2))));
 
         assertThat(written()).isEqualTo("Kai⟦2/⟧ 3");
     }
