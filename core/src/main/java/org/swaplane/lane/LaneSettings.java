@@ -20,6 +20,7 @@ public final class LaneSettings {
     private static final String PROFILE = "check-profile";
     private static final String NAMING = "naming";
     private static final String IDLE_LIMIT = "idle-limit-seconds";
+    private static final String REVIEWED_ERRORS = "reviewed-with-errors";
     private static final Duration DEFAULT_IDLE_LIMIT = Duration.ofSeconds(60);
 
     private final Path folder;
@@ -76,6 +77,15 @@ public final class LaneSettings {
 
     public CompletableFuture<Void> setIdleLimit(Duration limit) {
         return set(IDLE_LIMIT, String.valueOf(limit.toSeconds()));
+    }
+
+    /** Whether a segment with an error may be marked as reviewed here. */
+    public boolean allowsReviewedErrors() {
+        return get(REVIEWED_ERRORS).map(Boolean::valueOf).orElse(true);
+    }
+
+    public CompletableFuture<Void> setAllowsReviewedErrors(boolean allowed) {
+        return set(REVIEWED_ERRORS, String.valueOf(allowed));
     }
 
     /** How the lane pseudo-translates. */

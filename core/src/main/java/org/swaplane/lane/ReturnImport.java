@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.swaplane.check.Finding;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
@@ -43,11 +44,30 @@ public final class ReturnImport {
         this.lane = lane;
     }
 
-    /** A copy that was recognised by what is inside, with everything that it says. */
-    public record Recognised(Source copy, Trip trip, TrackSnapshot compared, ReturnReading reading) {
+    /**
+     * A copy that was recognised by what is inside, with everything that it says.
+     *
+     * @param newFindings by the number of a row, what the checks would find in its returned target and do not find now
+     */
+    public record Recognised(
+            Source copy,
+            Trip trip,
+            TrackSnapshot compared,
+            ReturnReading reading,
+            Map<Integer, List<Finding>> newFindings) {
         public Track track() {
             return compared.track();
         }
+
+        /** Whether a change can be accepted without a person's look: nothing about it is doubtful, and it brings no new finding. */
+        public boolean isSafe(RowChange change) {
+            return change.sound() && !newFindings.containsKey(change.number());
+        }
+    }
+
+    private Recognised recognised(Source copy, Trip trip, TrackSnapshot now, ReturnReading reading) throws IOException {
+        ReturnFindings findings = new ReturnFindings(lane.references().checks(), now);
+        return new Recognised(copy, trip, now, reading, findings.of(reading));
     }
 
     /**
@@ -76,7 +96,7 @@ public final class ReturnImport {
                         "the copy belongs to trip " + code + ", which this lane did not send",
                         "open the lane that sent it"));
         TrackSnapshot now = lane.track(trip.track()).now();
-        return new Recognised(copy, trip, now, ReturnReader.read(returned, code, sentRows(trip, now)));
+        return recognised(copy, trip, now, ReturnReader.read(returned, code, sentRows(trip, now)));
     }
 
     /**
@@ -109,7 +129,7 @@ public final class ReturnImport {
             if (sent.segments().size() == now.size()) {
                 ReturnedBilingual back = new ReturnedBilingual(document, trip.code(), sentRows(sent, now));
                 if (back.recognised() >= MOST_OF_IT) {
-                    return Optional.of(new Recognised(copy, trip, now, back.read()));
+                    return Optional.of(recognised(copy, trip, now, back.read()));
                 }
             }
         }

@@ -118,7 +118,7 @@ public final class TrackSnapshot {
     public Segment segment(int index) {
         Segment segment = read.segments().get(index);
         boolean locked = value(index).locked();
-        return locked == segment.locked() ? segment : segment.with(locked ? Lock.FILE : Lock.NONE);
+        return locked == segment.locked() ? segment : segment.with(locked ? Lock.LANE : Lock.NONE);
     }
 
     public Value value(int index) {

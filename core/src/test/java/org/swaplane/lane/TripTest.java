@@ -71,6 +71,25 @@ class TripTest {
     }
 
     @Test
+    void aChangeThatBringsAnErrorIsNotSafe() throws IOException {
+        ReturnImport.Recognised back = answer(reviewer -> {
+            reviewer.retype(45, "Sammelstation", "Sammelstelle");
+            reviewer.retype(21, "15 %", "12 %");
+        });
+
+        RowChange wrong = back.reading().changes().stream()
+                .filter(change -> back.newFindings().containsKey(change.number()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(back.newFindings().get(wrong.number()))
+                .extracting(finding -> finding.check())
+                .containsExactly("numbers");
+        assertThat(wrong.sound()).isTrue();
+        assertThat(back.isSafe(wrong)).isFalse();
+        assertThat(back.reading().changes()).filteredOn(back::isSafe).hasSize(1);
+    }
+
+    @Test
     void theCopyIsRememberedWithWhoHasIt() {
         Trip trip = lane.trips().all().get(0);
 

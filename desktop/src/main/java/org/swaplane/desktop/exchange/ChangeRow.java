@@ -13,6 +13,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
+import org.swaplane.check.Finding;
 import org.swaplane.compare.Span;
 import org.swaplane.compare.TextDifference;
 import org.swaplane.content.Content;
@@ -22,6 +23,7 @@ import org.swaplane.desktop.text.ContentFlow;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.exchange.RowChange;
+import org.swaplane.exchange.RowRemark;
 import org.swaplane.exchange.StructureProblem;
 import org.swaplane.reviewcopy.Revision;
 
@@ -34,6 +36,8 @@ final class ChangeRow extends GridPane {
     private final ContentFlow sent = new ContentFlow();
     private final ContentFlow returned = new ContentFlow();
     private final ContentFlow now = new ContentFlow();
+    private final ContentFlow repaired = new ContentFlow();
+    private final Label remarked = Parts.quiet("");
     private final Label by = Parts.quiet("");
     private final Label problems = Parts.styled(new Label(), "stop-text");
     private final ToggleButton take = new ToggleButton();
@@ -70,7 +74,8 @@ final class ChangeRow extends GridPane {
                 text("return.returned", returned),
                 take);
         add(text("return.now", now), 2, 1);
-        add(Parts.styled(new VBox(by, problems), "column-tight"), 3, 1);
+        add(Parts.styled(new VBox(by, text("return.repaired", repaired), problems, remarked), "column-tight"), 3, 1);
+        remarked.setMinHeight(USE_PREF_SIZE);
         GridPane.setValignment(number, VPos.TOP);
         GridPane.setValignment(take, VPos.TOP);
     }
@@ -81,7 +86,12 @@ final class ChangeRow extends GridPane {
         return box;
     }
 
-    void show(RowChange change, boolean taken) {
+    /**
+     * Shows a change.
+     *
+     * @param brought what the checks would find in it and do not find now
+     */
+    void show(RowChange change, List<Finding> brought, List<RowRemark> remarks, boolean taken) {
         shown = change;
         number.setText(String.valueOf(change.number()));
         TagNumbers numbers = TagNumbers.of(change.segment().source());
@@ -90,24 +100,43 @@ final class ChangeRow extends GridPane {
         showWritten(sent, change, change.sent(), difference.before());
         showWritten(returned, change, change.returned(), difference.after());
         boolean conflict = change.what() == RowChange.Case.CONFLICT;
-        now.getParent().setVisible(conflict);
-        now.getParent().setManaged(conflict);
-        now.show(change.now(), numbers, List.of());
+        Parts.showIf(now.getParent(), conflict);
+        if (conflict) {
+            String written = change.nowWritten();
+            showWritten(
+                    now,
+                    change,
+                    written,
+                    TextDifference.between(written, change.returned()).before());
+        }
+        boolean mends = change.problems().stream().anyMatch(each -> each.kind() == StructureProblem.Kind.TAGS_DAMAGED)
+                && change.repaired().isPresent();
+        Parts.showIf(repaired.getParent(), mends);
+        change.repaired().filter(text -> mends).ifPresent(text -> repaired.show(text, numbers, List.of()));
+        remarked.setText(
+                remarks.stream().map(each -> words(each, "return.remark")).collect(Collectors.joining("\n")));
+        Parts.showIf(remarked, !remarks.isEmpty());
         by.setText(Strings.say("return.case."
                         + change.what().name().toLowerCase(Locale.ROOT).replace('_', '-'))
                 + change.revision()
                         .map(Revision::author)
                         .map(author -> ", " + author)
                         .orElse(""));
-        problems.setText(
-                change.problems().stream().map(StructureProblem::message).collect(Collectors.joining("\n")));
-        problems.setManaged(!change.problems().isEmpty());
+        problems.setText(Stream.concat(
+                        change.problems().stream().map(StructureProblem::message),
+                        brought.stream().map(each -> Strings.say("return.brings", each.message())))
+                .collect(Collectors.joining("\n")));
+        Parts.showIf(problems, !problems.getText().isEmpty());
         boolean possible = change.takeable().isPresent();
         take.setDisable(!possible);
         take.setSelected(taken);
-        boolean mends = change.problems().stream().anyMatch(each -> each.kind() == StructureProblem.Kind.TAGS_DAMAGED);
         take.setText(Strings.say(
                 !possible ? "return.cannot" : !taken ? "return.keeping" : mends ? "return.mended" : "return.taking"));
+    }
+
+    /** A remark in words, by a key that takes author, text and the number of the row. */
+    static String words(RowRemark remark, String key) {
+        return Strings.say(key, remark.remark().author(), remark.remark().text(), remark.index() + 1);
     }
 
     /** Differences are counted in the written form; where tags are written the marks go with the text only. */

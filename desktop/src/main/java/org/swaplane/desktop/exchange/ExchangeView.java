@@ -17,6 +17,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
@@ -39,6 +40,7 @@ public final class ExchangeView implements View {
     private final ComboBox<Purpose> purpose = new ComboBox<>();
     private final ComboBox<CopyExport.Form> form = new ComboBox<>();
     private final Button send;
+    private final Label away = Parts.quiet("");
     private final VBox trips = Parts.styled(new VBox(), "column");
     private final ReturnPanel returned;
     private final VBox desk;
@@ -63,7 +65,8 @@ public final class ExchangeView implements View {
                 Parts.heading("exchange.out"),
                 Parts.quiet(Strings.say("exchange.out.hint")),
                 Parts.row(Parts.whole(new Label(Strings.say("exchange.person"))), person, Parts.whole(purpose)),
-                Parts.row(Parts.whole(form), send));
+                Parts.row(Parts.whole(form), send),
+                away);
         VBox back = card(
                 Parts.heading("exchange.back"),
                 Parts.quiet(Strings.say("exchange.back.hint")),
@@ -91,6 +94,7 @@ public final class ExchangeView implements View {
 
     private void sendOut() {
         if (person.getText().isBlank()) {
+            session.notify(Notification.Tone.FAILED, Strings.say("exchange.person-needed"));
             person.requestFocus();
             return;
         }
@@ -130,6 +134,7 @@ public final class ExchangeView implements View {
     public void refresh() {
         send.setDisable(session.snapshot() == null);
         offerForms();
+        showAway();
         trips.getChildren().clear();
         List<Trip> all = session.lane().trips().all();
         if (all.isEmpty()) {
@@ -154,6 +159,17 @@ public final class ExchangeView implements View {
         HBox row = Parts.styled(
                 new HBox(where, Parts.styled(new VBox(sent, back), "column-tight"), Parts.spacer(), code), "trip");
         return row;
+    }
+
+    /** A second copy of the same rows is easily sent by mistake. */
+    private void showAway() {
+        List<Trip> out =
+                session.track() == null ? List.of() : session.exchange().away(session.track());
+        if (!out.isEmpty()) {
+            Trip newest = out.get(out.size() - 1);
+            away.setText(Strings.say("exchange.away-already", out.size(), newest.person(), Dates.day(newest.sentAt())));
+        }
+        Parts.showIf(away, !out.isEmpty());
     }
 
     /** A bilingual file goes as it is; of a document, a bilingual file is made. */

@@ -14,12 +14,14 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.swaplane.check.Finding;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.exchange.ReturnReading;
 import org.swaplane.exchange.RowChange;
-import org.swaplane.exchange.StructureProblem;
+import org.swaplane.exchange.RowRemark;
 import org.swaplane.lane.ReturnImport;
 
 /** A copy that came back: problems of the table first, then three texts for every change, taken or kept one by one. */
@@ -34,6 +36,7 @@ final class ReturnPanel extends VBox {
     private final ListView<RowChange> changes = new ListView<>();
     private final Button take;
     private final Set<Integer> chosen = new HashSet<>();
+    private ReturnImport.Recognised shown;
 
     ReturnPanel(LaneSession session) {
         this.session = session;
@@ -54,7 +57,8 @@ final class ReturnPanel extends VBox {
         problemsScroll.setFitToWidth(true);
         problemsScroll.setMinHeight(96);
         problemsScroll.setMaxHeight(112);
-        Button sound = Parts.button("choose-sound", "return.choose-sound", () -> choose(change -> change.sound()));
+        Button sound =
+                Parts.button("choose-sound", "return.choose-sound", () -> choose(change -> shown.isSafe(change)));
         Button all = Parts.button(
                 "choose-all",
                 "return.choose-all",
@@ -86,15 +90,41 @@ final class ReturnPanel extends VBox {
                 copy.reading().changes().size(),
                 copy.reading().untouched(),
                 copy.reading().remarks().size()));
-        List<StructureProblem> found = copy.reading().problems();
-        problems.getChildren().setAll(Parts.heading("return.problems"));
-        found.forEach(problem -> problems.getChildren().add(new Label(problem.message())));
-        problemsScroll.setVisible(!found.isEmpty());
-        problemsScroll.setManaged(!found.isEmpty());
+        shown = copy;
+        showProblems(copy.reading());
         changes.setPlaceholder(Parts.quiet(Strings.say("return.nothing")));
         changes.getItems().setAll(copy.reading().changes());
-        choose(RowChange::sound);
+        choose(copy::isSafe);
         changes.getSelectionModel().selectFirst();
+    }
+
+    /** What is wrong with the table, and what people remarked where they changed nothing. */
+    private void showProblems(ReturnReading reading) {
+        problems.getChildren().clear();
+        if (!reading.problems().isEmpty()) {
+            problems.getChildren().add(Parts.heading("return.problems"));
+            reading.problems().forEach(problem -> problems.getChildren().add(new Label(problem.message())));
+        }
+        Set<Integer> changed = reading.changes().stream().map(RowChange::index).collect(Collectors.toSet());
+        List<RowRemark> others = reading.remarks().stream()
+                .filter(remark -> !changed.contains(remark.index()))
+                .toList();
+        if (!others.isEmpty()) {
+            problems.getChildren().add(Parts.heading("return.remarks"));
+            others.forEach(
+                    remark -> problems.getChildren().add(new Label(ChangeRow.words(remark, "return.remark-in-row"))));
+        }
+        Parts.showIf(problemsScroll, !problems.getChildren().isEmpty());
+    }
+
+    private List<Finding> newFindings(RowChange change) {
+        return shown.newFindings().getOrDefault(change.number(), List.of());
+    }
+
+    private List<RowRemark> remarks(RowChange change) {
+        return shown.reading().remarks().stream()
+                .filter(remark -> remark.index() == change.index())
+                .toList();
     }
 
     void focusFirst() {
@@ -133,7 +163,7 @@ final class ReturnPanel extends VBox {
             super.updateItem(change, empty);
             setGraphic(empty ? null : row);
             if (!empty) {
-                row.show(change, chosen.contains(change.number()));
+                row.show(change, newFindings(change), remarks(change), chosen.contains(change.number()));
             }
         }
     }

@@ -7,9 +7,13 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
+import org.swaplane.check.Finding;
+import org.swaplane.check.Severity;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.Notification;
+import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.lane.StepKind;
@@ -111,9 +115,25 @@ final class ReviewModel {
         return content.plainText().toLowerCase(Locale.ROOT).contains(text);
     }
 
-    /** Marks the segment in hand as reviewed and goes to the next open one. */
+    /** Marks the current segment as reviewed and goes to the next open one; errors in it are said, and may forbid it. */
     void reviewed() {
         int index = session.currentProperty().get();
+        List<Finding> errors = session.checking().open(index).stream()
+                .filter(finding -> finding.severity() == Severity.ERROR)
+                .toList();
+        if (!errors.isEmpty()) {
+            boolean allowed = session.lane().settings().allowsReviewedErrors();
+            session.notify(
+                    Notification.Tone.FAILED,
+                    Strings.say(
+                            allowed ? "review.with-errors" : "review.errors-forbidden",
+                            index + 1,
+                            errors.size(),
+                            errors.get(0).message()));
+            if (!allowed) {
+                return;
+            }
+        }
         setState(State.REVIEWED);
         nextOpen(index).ifPresent(session.currentProperty()::set);
     }

@@ -150,6 +150,11 @@ public final class Editing {
 
     /** What is being typed into the current segment. */
     public void type(int index, Content target) {
+        if (session.lane().isReadOnly()) {
+            session.notify(Notification.Tone.FAILED, Strings.say("lane.read-only"));
+            session.changed(Topic.SEGMENTS);
+            return;
+        }
         conflicts.remove(now().segment(index).key());
         EditRequest request = EditRequest.of(now(), StepKind.TYPED, person(), Map.of(index, Value.written(target)));
         put(request.during(visit()));

@@ -1,5 +1,6 @@
 package org.swaplane.desktop.session;
 
+import java.util.List;
 import java.util.Set;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -7,7 +8,9 @@ import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.CopyExport;
 import org.swaplane.lane.Purpose;
 import org.swaplane.lane.ReturnImport;
+import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
+import org.swaplane.lane.Trip;
 
 /** Copies that go out, and the one that came back and is looked at. */
 public final class Exchange {
@@ -27,6 +30,13 @@ public final class Exchange {
     public void show(ReturnImport.Recognised copy) {
         returned.set(copy);
         session.viewProperty().set(ViewId.EXCHANGE);
+    }
+
+    /** The trips of a track that are away. */
+    public List<Trip> away(Track track) {
+        return session.lane().trips().of(track).stream()
+                .filter(trip -> trip.back().isEmpty())
+                .toList();
     }
 
     /** Writes a copy of the track as it is shown. */
