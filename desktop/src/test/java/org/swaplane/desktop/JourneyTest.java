@@ -316,7 +316,7 @@ class JourneyTest extends LaneWindow {
         waitUntil(() -> idle() && now().size() == size);
         interact(() -> lookup("#read-through").queryAs(ToggleButton.class).fire());
         waitUntil(() -> idle() && !lookup("#reading").queryListView().getItems().isEmpty());
-        press("open-target");
+        menu("open-target");
         waitUntil(() -> !opened.isEmpty());
         assertThat(opened.get(0)).exists().hasParent(session.lane().folder().resolve("preview"));
         interact(() -> session.viewProperty().set(ViewId.DRY_RUN));

@@ -15,6 +15,8 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Button;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
@@ -84,6 +86,19 @@ abstract class LaneWindow extends ApplicationTest {
         Button button = lookup("#" + id).queryAs(Button.class);
         assertThat(button.isDisabled()).as(id + " is disabled").isFalse();
         interact(button::fire);
+        settle();
+    }
+
+    /** Runs a command by the menu of the view in front. */
+    final void menu(String command) {
+        MenuButton menu = lookup("#commands-menu").queryAs(MenuButton.class);
+        interact(() -> {
+            menu.show();
+            menu.getItems().stream()
+                    .filter(item -> ("menu-" + command).equals(item.getId()))
+                    .forEach(MenuItem::fire);
+            menu.hide();
+        });
         settle();
     }
 

@@ -58,6 +58,9 @@ final class TrackCard extends VBox {
             session.choose(track);
         }
         session.viewProperty().set(view);
+        if (view.equals(ViewId.DRY_RUN)) {
+            session.dryRuns().run();
+        }
     }
 
     /** What to do next with this track. */

@@ -9,6 +9,7 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import org.swaplane.check.Finding;
 import org.swaplane.check.Severity;
+import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.desktop.session.LaneSession;
@@ -26,6 +27,7 @@ final class ReviewModel {
     private Filter filter = Filter.ALL;
     private int part = -1;
     private String text = "";
+    private boolean chosenByMouse;
 
     /** Which segments to list. */
     enum Filter {
@@ -157,6 +159,35 @@ final class ReviewModel {
             }
         }
         return Optional.empty();
+    }
+
+    /** The mouse chose a segment, which stays where it is on the screen. */
+    void choose(int index) {
+        chosenByMouse = true;
+        session.currentProperty().set(index);
+        chosenByMouse = false;
+    }
+
+    boolean isChosenByMouse() {
+        return chosenByMouse;
+    }
+
+    /** What is searched for, in lower case; empty for nothing. */
+    String searched() {
+        return text;
+    }
+
+    /** Where in a text stands what is searched for. */
+    List<Span> hits(Content content) {
+        if (text.isEmpty()) {
+            return List.of();
+        }
+        List<Span> hits = new ArrayList<>();
+        String within = content.plainText().toLowerCase(Locale.ROOT);
+        for (int at = within.indexOf(text); at >= 0; at = within.indexOf(text, at + text.length())) {
+            hits.add(new Span(at, at + text.length()));
+        }
+        return hits;
     }
 
     /** Goes up or down in the list. */

@@ -6,13 +6,14 @@ import java.util.function.BooleanSupplier;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Parent;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
+import javafx.scene.control.SplitPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -22,6 +23,7 @@ import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.shell.CommandMenu;
 import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
@@ -50,9 +52,12 @@ public final class ReviewView implements View {
     private final Label listed = Parts.quiet("");
     private final VBox node;
     private final ReadingPane reading;
-    private final HBox split;
+    private final SplitPane split;
+    private final ToggleButton details = new ToggleButton(Strings.say("review.details"));
+    private final CommandMenu menu = new CommandMenu();
+    private final Label nothing = Parts.styled(Parts.quiet(""), "empty");
+    private double detailsAt = 0.76;
     private final ToggleButton read = new ToggleButton(Strings.say("reading.toggle"));
-    private final Button openTarget;
     private final FileOpener opener;
     /** The history is read from the lane; while somebody types or leafs through, it can wait. */
     private static final Duration LEAFING = Duration.millis(120);
@@ -64,23 +69,21 @@ public final class ReviewView implements View {
     private BilingualDocument shown;
 
     private boolean filtering;
-    private boolean clicking;
 
     public ReviewView(LaneSession session, FileOpener opener) {
         this.opener = opener;
         this.reading = new ReadingPane(session, this::editAt);
-        this.openTarget = Parts.button(
-                "open-target", "reading.open", () -> session.releasing().openTarget(opener));
         this.session = session;
         this.model = new ReviewModel(session);
         this.bench = new SegmentBench(session);
         this.side = new SegmentSide(session);
-        this.list = new SegmentList(model.listed(), session, bench, this::clicked);
+        this.list = new SegmentList(session, bench, model);
         bench.standIn(list.flow(), this::bringCurrent);
-        HBox.setHgrow(list.node(), Priority.ALWAYS);
-        split = Parts.styled(new HBox(list.node(), side), "review-split");
+        split = Parts.styled(new SplitPane(list.node(), side), "review-split");
+        split.setDividerPosition(0, detailsAt);
+        SplitPane.setResizableWithParent(side, false);
         VBox.setVgrow(split, Priority.ALWAYS);
-        node = Parts.styled(new VBox(titleBar(), filterBar(), split, reading), "view");
+        node = Parts.styled(new VBox(titleBar(), nothing, split, reading), "view");
         VBox.setVgrow(reading, Priority.ALWAYS);
         read.setId("read-through");
         Parts.whole(read);
@@ -96,7 +99,7 @@ public final class ReviewView implements View {
     private void showReading(boolean reads) {
         Parts.showIf(reading, reads);
         Parts.showIf(split, !reads);
-        List.of(text, filter, listed).forEach(each -> Parts.showIf(each, !reads));
+        List.of(text, filter, listed, details).forEach(each -> Parts.showIf(each, !reads));
         if (reads && session.hasSegments()) {
             session.editing().endStep();
             reading.show(session.snapshot());
@@ -110,39 +113,53 @@ public final class ReviewView implements View {
         session.currentProperty().set(index);
     }
 
-    /** What the mouse chose stays where it is. */
-    private void clicked(int index) {
-        clicking = true;
-        session.currentProperty().set(index);
-        clicking = false;
-    }
-
     private HBox titleBar() {
-        return Parts.row(
-                Parts.title("view.review"),
-                Parts.spacer(),
-                read,
-                openTarget,
-                Parts.button("clear-prefilled", "review.clear-prefilled", () -> clearPrefilled(false)));
-    }
-
-    private HBox filterBar() {
         filter.setId("review-filter");
         filter.getItems().setAll(ReviewModel.Filter.values());
         filter.setValue(ReviewModel.Filter.ALL);
         filter.setCellFactory(list -> new FilterCell());
         filter.setButtonCell(new FilterCell());
+        filter.setAccessibleText(Strings.say("review.filter"));
         filter.setOnAction(event -> applyFilter());
         part.setId("review-part");
-        part.setPrefWidth(200);
+        part.setPrefWidth(160);
+        part.setAccessibleText(Strings.say("review.parts"));
         part.setOnAction(event -> applyFilter());
         text.setId("review-text");
         text.setPromptText(Strings.say("review.text"));
-        text.setPrefWidth(200);
+        text.setPrefWidth(160);
         text.setOnAction(event -> bench.focusEditor());
+        text.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                clearFilter();
+                event.consume();
+            }
+        });
         text.textProperty().addListener((property, before, now) -> applyFilter());
         HBox.setHgrow(text, Priority.ALWAYS);
-        return Parts.row(text, Parts.whole(listed), part, filter);
+        details.setId("review-details");
+        details.setFocusTraversable(false);
+        details.setSelected(true);
+        details.selectedProperty().addListener((property, before, shows) -> showDetails(shows));
+        return Parts.row(
+                Parts.title("view.review"), text, Parts.whole(listed), part, filter, read, Parts.whole(details), menu);
+    }
+
+    /** Everything is listed again; the segment that was current stays so. */
+    private void clearFilter() {
+        text.clear();
+        filter.setValue(ReviewModel.Filter.ALL);
+        bench.focusEditor();
+    }
+
+    private void showDetails(boolean shows) {
+        if (!shows) {
+            detailsAt = split.getDividerPositions()[0];
+            split.getItems().remove(side);
+        } else if (!split.getItems().contains(side)) {
+            split.getItems().add(side);
+            split.setDividerPosition(0, detailsAt);
+        }
     }
 
     /** Narrowing the list down may change the current segment; the words being typed belong to the filter. */
@@ -166,6 +183,7 @@ public final class ReviewView implements View {
         commands.add("reviewed", "Shortcut+Enter", here, model::reviewed);
         commands.add("open-again", "Shortcut+Shift+Enter", here, () -> model.setState(State.TRANSLATED));
         commands.add("final", "", here, () -> model.setState(State.FINAL));
+        commands.add("clear-prefilled", "", here, () -> clearPrefilled(false));
         commands.add("next-segment", "Alt+Down", here, () -> model.move(1));
         commands.add("previous-segment", "Alt+Up", here, () -> model.move(-1));
         commands.add("page-down", "Alt+Page_Down", here, () -> model.move(20));
@@ -185,9 +203,12 @@ public final class ReviewView implements View {
         commands.add("read-through", "Alt+R", here, () -> read.setSelected(!read.isSelected()));
         commands.add("open-target", "", here, () -> session.releasing().openTarget(opener));
         commands.add("filter", "Shortcut+F", here, text::requestFocus);
+        commands.add("clear-filter", "Alt+0", here, this::clearFilter);
+        commands.add("details", "Alt+D", here, () -> details.setSelected(!details.isSelected()));
         BooleanSupplier outsideFields = () -> session.track() != null && !isInField();
         commands.add("undo", "Shortcut+Z", outsideFields, this::undo);
         commands.add("redo", "Shortcut+Shift+Z", outsideFields, session.editing()::redo);
+        menu.offer(commands.of(ViewId.REVIEW.name()));
     }
 
     /** Fields of text have an undo of their own. */
@@ -236,7 +257,7 @@ public final class ReviewView implements View {
 
     private void bringCurrent() {
         int position = model.position(session.currentProperty().get());
-        if (position >= 0 && clicking) {
+        if (position >= 0 && model.isChosenByMouse()) {
             Platform.runLater(() -> list.makeRoom(position));
         } else if (position >= 0) {
             list.bring(position);
@@ -266,7 +287,26 @@ public final class ReviewView implements View {
             bringCurrent();
         }
         listed.setText(Strings.say("review.listed", model.listed().size()));
+        showNothing();
         showCurrent();
+    }
+
+    /** An empty view says why, and what brings something in. */
+    private void showNothing() {
+        boolean empty = model.listed().isEmpty();
+        if (session.track() == null) {
+            nothing.setText(Strings.say("review.no-track"));
+        } else if (session.snapshot() == null) {
+            String reason = session.track().problem();
+            nothing.setText(
+                    reason.isEmpty()
+                            ? Strings.say("review.reading", session.track().name())
+                            : Strings.say("review.unreadable", reason));
+        } else {
+            nothing.setText(Strings.say(session.hasSegments() ? "review.nothing-listed" : "review.no-segments"));
+        }
+        Parts.showIf(nothing, empty && !read.isSelected());
+        Parts.showIf(split, !empty && !read.isSelected());
     }
 
     /** The files within the file, where there are several. */

@@ -42,6 +42,7 @@ final class SegmentBench extends VBox {
     private int index = -1;
     private Segment loaded;
     private boolean loading;
+    private boolean freshlyLoaded;
     /** Whether the keyboard is the editor's, also while its row is not on the screen. */
     private boolean wantsFocus;
 
@@ -130,11 +131,14 @@ final class SegmentBench extends VBox {
 
     private void load() {
         loading = true;
-        editor.language(TextLanguage.of(
+        TextLanguage language = TextLanguage.of(
                 session.snapshot().targetLanguage(index),
-                session.directions(index).target()));
+                session.directions(index).target());
+        editor.language(language);
+        pairing.setNodeOrientation(language.direction());
         editor.load(loaded.source(), session.snapshot().target(index));
         editor.setEditable(!loaded.locked());
+        freshlyLoaded = true;
         loading = false;
     }
 
@@ -163,11 +167,16 @@ final class SegmentBench extends VBox {
     private void showFindings() {
         List<Finding> open = session.checking().open(index);
         Optional<Conflict> conflict = session.editing().conflict(index);
-        if (open.equals(shownFindings) && conflict.equals(shownConflict)) {
+        if (open.equals(shownFindings) && conflict.equals(shownConflict) && !freshlyLoaded) {
             return;
         }
+        freshlyLoaded = false;
         shownFindings = open;
         shownConflict = conflict;
+        editor.mark(open.stream()
+                .flatMap(finding -> finding.target().stream())
+                .sorted()
+                .toList());
         findings.getChildren().clear();
         conflict.ifPresent(each -> findings.getChildren().add(row(each)));
         open.forEach(finding -> findings.getChildren().add(row(finding)));

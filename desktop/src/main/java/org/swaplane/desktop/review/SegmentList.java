@@ -2,7 +2,6 @@ package org.swaplane.desktop.review;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.IntConsumer;
 import javafx.application.Platform;
 import javafx.collections.ObservableList;
 import org.fxmisc.flowless.VirtualFlow;
@@ -18,11 +17,10 @@ final class SegmentList {
     private final VirtualFlow<Integer, SegmentRow> flow;
     private final VirtualizedScrollPane<VirtualFlow<Integer, SegmentRow>> node;
 
-    /** {@code chosen} is told which segment the mouse chose. */
-    SegmentList(ObservableList<Integer> listed, LaneSession session, SegmentBench bench, IntConsumer chosen) {
-        this.listed = listed;
+    SegmentList(LaneSession session, SegmentBench bench, ReviewModel model) {
+        this.listed = model.listed();
         this.flow = VirtualFlow.createVertical(listed, index -> {
-            SegmentRow row = new SegmentRow(index, session, bench, chosen);
+            SegmentRow row = new SegmentRow(index, session, bench, model);
             rows.add(row);
             return row;
         });

@@ -7,15 +7,22 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
+import org.swaplane.compare.Span;
+import org.swaplane.compare.TextDifference;
+import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
+import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.ContentFlow;
 import org.swaplane.desktop.text.Dates;
+import org.swaplane.desktop.text.LaneMark;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Note;
 import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
+import org.swaplane.document.State;
 import org.swaplane.lane.HistoryEntry;
 import org.swaplane.lane.SegmentRemark;
 import org.swaplane.lane.Track;
@@ -31,7 +38,7 @@ final class SegmentSide extends ScrollPane {
     private List<HistoryEntry> entries = List.of();
 
     /** What stands here; while it stays the same, nothing but the history is looked at again. */
-    private record Shown(Track track, int index, Segment segment, List<SegmentRemark> remarks) {}
+    private record Shown(Track track, int index, Segment segment, State state, List<SegmentRemark> remarks) {}
 
     SegmentSide(LaneSession session) {
         this.session = session;
@@ -41,8 +48,7 @@ final class SegmentSide extends ScrollPane {
         setId("segment-side");
         getStyleClass().add("side-scroll");
         setPrefWidth(264);
-        setMinWidth(220);
-        setMaxWidth(264);
+        setMinWidth(200);
     }
 
     CutPanel cut() {
@@ -69,7 +75,7 @@ final class SegmentSide extends ScrollPane {
                 .stream()
                 .filter(remark -> remark.key().equals(segment.key()))
                 .toList();
-        Shown now = new Shown(track.track(), index, segment, remarks);
+        Shown now = new Shown(track.track(), index, segment, track.state(index), remarks);
         if (!now.equals(shown)) {
             shown = now;
             fill(track, now);
@@ -81,7 +87,7 @@ final class SegmentSide extends ScrollPane {
         int index = now.index();
         Segment segment = now.segment();
         content.getChildren().clear();
-        add(Parts.heading("side.segment"));
+        add(heading(index, track, segment));
         add(Parts.styled(wrapped(segment.key()), "code"));
         String own = segment.nativeState().isEmpty() ? Strings.say("side.no-native-state") : segment.nativeState();
         add(Parts.quiet(Strings.say("side.native-state", own)));
@@ -117,6 +123,12 @@ final class SegmentSide extends ScrollPane {
         showHistory(segment, language, List.of());
     }
 
+    /** The number, and the word for the mark. */
+    private static Label heading(int index, TrackSnapshot track, Segment segment) {
+        String state = LaneMark.words(track.state(index), segment.locked());
+        return Parts.styled(new Label(Strings.say("side.segment", index + 1, state)), "heading");
+    }
+
     private void readHistory(Shown of) {
         TextLanguage language = TextLanguage.of(
                 session.snapshot().targetLanguage(of.index()),
@@ -126,8 +138,11 @@ final class SegmentSide extends ScrollPane {
                         Strings.say("task.history"),
                         progress -> of.track().history(of.segment().key()),
                         read -> {
-                            if (of.equals(shown) && !read.equals(entries)) {
-                                showHistory(of.segment(), language, read);
+                            List<HistoryEntry> changes = read.stream()
+                                    .filter(entry -> !entry.before().equals(entry.after()))
+                                    .toList();
+                            if (of.equals(shown) && !changes.equals(entries)) {
+                                showHistory(of.segment(), language, changes);
                             }
                         },
                         session::failed);
@@ -138,12 +153,9 @@ final class SegmentSide extends ScrollPane {
         entries = read;
         history.getChildren()
                 .setAll(read.stream()
-                        .map(change -> inLanguage(language, history(change, segment)))
+                        .map(change -> history(change, segment, language))
                         .toList());
-        history.getChildren()
-                .add(inLanguage(
-                        language,
-                        entry(Strings.say("side.as-came"), TagNotation.write(segment.target(), segment.source()))));
+        history.getChildren().add(entry(Strings.say("side.as-came"), segment.target(), segment, List.of(), language));
     }
 
     /** What the file proposes as translation. */
@@ -159,8 +171,8 @@ final class SegmentSide extends ScrollPane {
             String caption = score.isEmpty() || proposal.origin().isEmpty()
                     ? score + proposal.origin()
                     : score + " · " + proposal.origin();
-            VBox entry = entry(caption, TagNotation.write(proposal.target(), segment.source()));
-            add(inLanguage(language, entry));
+            VBox entry = entry(caption, proposal.target(), segment, List.of(), language);
+            add(entry);
             if (!proposal.source().isEmpty() && !proposal.source().sameAs(segment.source())) {
                 String of = TagNotation.write(proposal.source(), segment.source());
                 entry.getChildren().add(Parts.quiet(Strings.say("side.proposal-of", of)));
@@ -202,18 +214,31 @@ final class SegmentSide extends ScrollPane {
         return Parts.styled(new VBox(Parts.quiet(caption), words), "entry");
     }
 
-    /** The text of an entry, which stands below its caption, in the direction and font of its language. */
-    private static VBox inLanguage(TextLanguage language, VBox entry) {
-        language.apply(entry.getChildren().get(1));
-        return entry;
-    }
-
-    private static VBox history(HistoryEntry change, Segment segment) {
+    /** What was changed, with the parts that are new marked. */
+    private static VBox history(HistoryEntry change, Segment segment, TextLanguage language) {
         String kind = Strings.say(
                 "step." + change.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'));
         String state = Strings.say("state." + change.after().state().name().toLowerCase(Locale.ROOT));
         String undone = change.undone() ? Strings.say("side.undone") : "";
         String caption = Strings.say("side.change", kind, change.who(), Dates.minute(change.at()), state) + undone;
-        return entry(caption, TagNotation.write(change.after().target(), segment.source()));
+        Content before = change.before().target();
+        Content after = change.after().target();
+        if (before.equals(after)) {
+            return Parts.styled(new VBox(Parts.quiet(caption)), "entry");
+        }
+        List<Span> marked =
+                TextDifference.between(before.plainText(), after.plainText()).after();
+        return entry(caption, after, segment, marked, language);
+    }
+
+    /** A text with its tags as they are drawn everywhere. */
+    private static VBox entry(String caption, Content text, Segment segment, List<Span> marked, TextLanguage language) {
+        if (text.isEmpty()) {
+            return entry(caption, "");
+        }
+        ContentFlow flow = new ContentFlow();
+        language.apply(flow);
+        flow.show(text, TagNumbers.of(segment.source()), marked);
+        return Parts.styled(new VBox(Parts.quiet(caption), flow), "entry");
     }
 }

@@ -1,6 +1,7 @@
 package org.swaplane.desktop.review;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
@@ -19,6 +20,7 @@ import org.fxmisc.richtext.TextExt;
 import org.fxmisc.richtext.model.Paragraph;
 import org.fxmisc.richtext.model.ReadOnlyStyledDocument;
 import org.fxmisc.richtext.model.SegmentOps;
+import org.fxmisc.richtext.model.StyleSpansBuilder;
 import org.fxmisc.richtext.model.StyledDocument;
 import org.fxmisc.richtext.model.StyledSegment;
 import org.fxmisc.richtext.model.TextOps;
@@ -26,6 +28,7 @@ import org.fxmisc.wellbehaved.event.EventPattern;
 import org.fxmisc.wellbehaved.event.InputMap;
 import org.fxmisc.wellbehaved.event.Nodes;
 import org.reactfx.util.Either;
+import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
@@ -35,6 +38,7 @@ import org.swaplane.desktop.text.LineShapes;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TagChip;
 import org.swaplane.desktop.text.TextLanguage;
+import org.swaplane.desktop.text.Words;
 
 /** Edits a target: text, and tags as solid chips. */
 final class TargetEditor extends GenericStyledArea<String, Either<String, Optional<Chip>>, String> {
@@ -43,11 +47,14 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
             TEXT._or(new ChipOps(), (one, other) -> Optional.empty());
 
     private static final String RIGHT_TO_LEFT = "rtl";
+    private static final String FOUND = "found-part";
+    private static final String ODD_WORD = "odd-word";
     private static final double LEAST_HEIGHT = 34;
     private static final double PADDING = 14;
 
     private String paragraphDirection = "";
     private boolean loading;
+    private List<Span> marked = List.of();
     private TagNumbers numbers = TagNumbers.of(Content.EMPTY);
 
     TargetEditor() {
@@ -55,6 +62,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
         getStyleClass().add("target-editor");
         setId("target-editor");
         setWrapText(true);
+        plainTextChanges().subscribe(change -> restyle());
         totalHeightEstimateProperty().values().subscribe(this::growTo);
         setAccessibleText(Strings.say("review.editor"));
         // Tab goes on to what comes next in the window; a tab character is put in by the list of special characters.
@@ -96,6 +104,9 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
                         text -> {
                             TextExt node = new TextExt(text);
                             node.getStyleClass().setAll("target-text");
+                            if (segment.getStyle().startsWith(FOUND)) {
+                                node.getStyleClass().add(FOUND);
+                            }
                             return node;
                         },
                         chip -> chip.<Node>map(each -> new TagChip(each.tag(), each.number()))
@@ -105,6 +116,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
     /** Starts with {@code target}; what was typed before cannot be taken back here any more. */
     void load(Content source, Content target) {
         loading = true;
+        marked = List.of();
         numbers = TagNumbers.of(source);
         clear();
         Iterator<Integer> number = numbers.in(target).iterator();
@@ -118,6 +130,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
         for (int i = 0; i < getParagraphs().size(); i++) {
             setParagraphStyle(i, paragraphDirection);
         }
+        style();
         getUndoManager().forgetHistory();
         moveTo(getLength());
         requestFollowCaret();
@@ -179,6 +192,65 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
                 .flatMap(paragraph -> paragraph.getSegments().stream())
                 .flatMap(segment -> segment.<Stream<Tag>>unify(
                         text -> Stream.empty(), chip -> chip.stream().map(Chip::tag)));
+    }
+
+    /** Marks parts of the text, which count in it without its tags, as those that findings are about. */
+    void mark(List<Span> plainSpans) {
+        if (plainSpans.isEmpty() && marked.isEmpty()) {
+            return;
+        }
+        marked = plainSpans;
+        style();
+    }
+
+    /** Styles what is found, and in right-to-left text every other word, so that each is drawn on its own ({@link Words}). */
+    private void style() {
+        if (getLength() == 0) {
+            return;
+        }
+        BitSet found = new BitSet();
+        marked.forEach(
+                span -> found.set(position(span.start()), Math.max(position(span.start()), position(span.end()))));
+        StyleSpansBuilder<String> styles = new StyleSpansBuilder<>();
+        boolean odd = false;
+        int at = 0;
+        for (String word : paragraphDirection.isEmpty() ? List.of(getText()) : Words.of(getText())) {
+            for (int end = at + word.length(); at < end; ) {
+                int next = Math.min(end, found.get(at) ? found.nextClearBit(at) : nextSet(found, at, end));
+                styles.add((found.get(at) ? FOUND : "") + (odd ? ODD_WORD : ""), next - at);
+                at = next;
+            }
+            odd = !odd;
+        }
+        setStyleSpans(0, styles.create());
+    }
+
+    private static int nextSet(BitSet found, int at, int end) {
+        int next = found.nextSetBit(at);
+        return next < 0 ? end : next;
+    }
+
+    private void restyle() {
+        if (!loading && !paragraphDirection.isEmpty()) {
+            style();
+        }
+    }
+
+    /** Where an offset in the text without tags stands here, where a tag is one character. */
+    private int position(int plain) {
+        int left = plain;
+        int at = 0;
+        for (Run run : content().runs()) {
+            if (run instanceof Tag) {
+                at++;
+            } else if (left <= run.length()) {
+                return at + left;
+            } else {
+                left -= run.length();
+                at += run.length();
+            }
+        }
+        return at + left;
     }
 
     /** What stands in the editor. */

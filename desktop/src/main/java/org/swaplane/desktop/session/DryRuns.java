@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -96,7 +97,16 @@ public final class DryRuns {
                     if (session.track() == of) {
                         result.set(proven);
                     }
+                    say(of, proven);
                 });
+    }
+
+    /** Where somebody else is looking, it is said that the dry run is done. */
+    private void say(Track of, DryRunResult proven) {
+        boolean passed = proven.verdict() == Proof.Verdict.PASS;
+        session.notify(
+                passed ? Notification.Tone.DONE : Notification.Tone.FAILED,
+                Strings.say("dry-run.done." + proven.verdict().name().toLowerCase(Locale.ROOT), of.name()));
     }
 
     /** Runs it over all tracks, one after the other. */

@@ -8,10 +8,12 @@ import org.swaplane.desktop.text.Strings;
 /**
  * Something that can be done, wherever it is offered: a key, a button, the palette, the list of keys.
  *
+ * @param group where it belongs: the name of a view, or {@link Commands#WINDOW}
  * @param id of its string {@code command.<id>}
  * @param enabled whether it can be done now
  */
-public record AppCommand(String id, Optional<KeyCombination> keys, BooleanSupplier enabled, Runnable action) {
+public record AppCommand(
+        String group, String id, Optional<KeyCombination> keys, BooleanSupplier enabled, Runnable action) {
     /** Its name for people. */
     public String words() {
         return Strings.say("command." + id);

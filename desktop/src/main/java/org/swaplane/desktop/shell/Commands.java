@@ -10,15 +10,29 @@ import javafx.scene.input.KeyEvent;
 
 /** The one table of all commands and their keys. */
 public final class Commands {
+    /** The group of what can be done everywhere. */
+    public static final String WINDOW = "window";
+
     private final List<AppCommand> commands = new ArrayList<>();
+    private String group = WINDOW;
     /** Whether the key that was pressed last belongs to a command. */
     private boolean isCommand;
+
+    /** What is added from now on belongs to this group. */
+    public void begin(String name) {
+        group = name;
+    }
+
+    /** The commands of a group, in their order. */
+    public List<AppCommand> of(String name) {
+        return commands.stream().filter(each -> each.group().equals(name)).toList();
+    }
 
     /** Adds a command; {@code keys} as {@link KeyCombination#valueOf} wants them, empty for none. */
     public AppCommand add(String id, String keys, BooleanSupplier enabled, Runnable action) {
         Optional<KeyCombination> combination =
                 keys.isEmpty() ? Optional.empty() : Optional.of(KeyCombination.valueOf(keys));
-        AppCommand command = new AppCommand(id, combination, enabled, action);
+        AppCommand command = new AppCommand(group, id, combination, enabled, action);
         commands.add(command);
         return command;
     }

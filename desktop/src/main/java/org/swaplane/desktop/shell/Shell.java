@@ -39,9 +39,11 @@ public final class Shell extends StackPane {
         this.descriptors = List.copyOf(descriptors);
         for (ViewDescriptor descriptor : descriptors) {
             View view = descriptor.factory().apply(context);
+            commands.begin(descriptor.id().name());
             view.addCommands(commands);
             views.put(descriptor.id(), view);
         }
+        commands.begin(Commands.WINDOW);
         addViewCommands(commands);
         this.palette = new Palette(commands, session);
         this.keys = new KeyList(commands);

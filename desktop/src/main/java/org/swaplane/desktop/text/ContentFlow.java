@@ -3,6 +3,7 @@ package org.swaplane.desktop.text;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
+import javafx.geometry.NodeOrientation;
 import javafx.scene.Node;
 import javafx.scene.shape.Path;
 import javafx.scene.text.Text;
@@ -21,17 +22,27 @@ public final class ContentFlow extends TextFlow {
     /** Drawn behind the text and no part of it, so that marks leave its order alone where two directions mix. */
     private final Path marks = new Path();
 
+    private final Path hits = new Path();
     private List<Span> marked = List.of();
+    private List<Span> hit = List.of();
 
     public ContentFlow() {
         getStyleClass().add("content");
         marks.getStyleClass().add("marked");
         marks.setManaged(false);
+        hits.getStyleClass().add("search-hit");
+        hits.setManaged(false);
         LineShapes.follow(this);
     }
 
     /** Shows {@code content}; {@code plainSpans} count in its plain text. */
     public void show(Content content, TagNumbers numbers, List<Span> plainSpans) {
+        show(content, numbers, plainSpans, List.of());
+    }
+
+    /** The same, with what was searched for marked in another way. */
+    public void show(Content content, TagNumbers numbers, List<Span> plainSpans, List<Span> plainHits) {
+        boolean rightToLeft = getNodeOrientation() == NodeOrientation.RIGHT_TO_LEFT;
         List<Node> nodes = new ArrayList<>();
         List<Integer> chips = new ArrayList<>();
         Iterator<Integer> number = numbers.in(content).iterator();
@@ -41,17 +52,24 @@ public final class ContentFlow extends TextFlow {
                 nodes.add(new TagChip(tag, number.next()));
                 chips.add(at);
             } else if (run instanceof org.swaplane.content.Text text && at < MOST_CHARACTERS) {
-                nodes.add(new Text(text.value()));
+                List<Integer> isolates = rightToLeft ? Isolates.of(text.value()) : List.of();
+                String shown = Isolates.apply(text.value(), isolates);
+                (rightToLeft ? Words.of(shown) : List.of(shown)).forEach(word -> nodes.add(new Text(word)));
+                for (int isolate : isolates) {
+                    chips.add(at + isolate);
+                }
             }
             at += run.length();
         }
-        // A chip is one character of the flow.
-        show(
-                nodes,
-                plainSpans.stream()
-                        .map(span -> new Span(
-                                span.start() + before(span.start() + 1, chips), span.end() + before(span.end(), chips)))
-                        .toList());
+        show(nodes, inFlow(plainSpans, chips), inFlow(plainHits, chips));
+    }
+
+    /** A chip is one character of the flow, and so is what isolates a placeholder. */
+    private static List<Span> inFlow(List<Span> plain, List<Integer> chips) {
+        return plain.stream()
+                .map(span -> new Span(
+                        span.start() + before(span.start() + 1, chips), span.end() + before(span.end(), chips)))
+                .toList();
     }
 
     private static int before(int offset, List<Integer> chips) {
@@ -60,21 +78,30 @@ public final class ContentFlow extends TextFlow {
 
     /** Shows plain text. */
     public void show(String text, List<Span> spans) {
-        show(text.isEmpty() ? List.of() : List.of(new Text(text)), spans);
+        show(text.isEmpty() ? List.of() : List.of(new Text(text)), spans, List.of());
     }
 
-    private void show(List<Node> nodes, List<Span> spans) {
+    private void show(List<Node> nodes, List<Span> spans, List<Span> searched) {
         marked = spans;
-        getChildren().setAll(nodes);
-        getChildren().add(0, marks);
+        hit = searched;
+        List<Node> all = new ArrayList<>(nodes.size() + 2);
+        all.add(hits);
+        all.add(marks);
+        all.addAll(nodes);
+        getChildren().setAll(all);
     }
 
     @Override
     protected void layoutChildren() {
         super.layoutChildren();
-        marks.getElements().clear();
-        for (Span span : marked) {
-            marks.getElements().addAll(rangeShape(span.start(), span.end()));
+        draw(marks, marked);
+        draw(hits, hit);
+    }
+
+    private void draw(Path path, List<Span> spans) {
+        path.getElements().clear();
+        for (Span span : spans) {
+            path.getElements().addAll(rangeShape(span.start(), span.end()));
         }
     }
 }

@@ -1,9 +1,6 @@
 package org.swaplane.desktop.text;
 
-import java.util.Arrays;
-import java.util.List;
 import java.util.Locale;
-import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -29,14 +26,6 @@ public final class LaneMark extends StackPane {
             pseudoClassStateChanged(own, each == state);
         }
         setAccessibleText(words(state, locked));
-    }
-
-    /** All words for states. */
-    public static List<String> allWords() {
-        return Stream.concat(
-                        Stream.of(words(State.INITIAL, true)),
-                        Arrays.stream(State.values()).map(state -> words(state, false)))
-                .toList();
     }
 
     /** The word for a state. */

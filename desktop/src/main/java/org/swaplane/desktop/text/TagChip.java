@@ -8,7 +8,7 @@ import org.swaplane.content.Tag;
 /** A tag as a solid chip: its number, open to the side on which its text stands; or the text that it protects. */
 public final class TagChip extends Label {
     public TagChip(Tag tag, int number) {
-        super(tag.isKnownByLabel() ? tag.label() : String.valueOf(number));
+        super(tag.isKnownByLabel() ? tag.label() : written(tag, number));
         getStyleClass()
                 .addAll(
                         "tag-chip",
@@ -25,5 +25,14 @@ public final class TagChip extends Label {
         });
         setAccessibleText(Strings.say("tag.accessible." + tag.kind().name().toLowerCase(Locale.ROOT), number));
         setMinSize(USE_PREF_SIZE, USE_PREF_SIZE);
+    }
+
+    /** As everywhere, without the brackets, which are drawn. */
+    private static String written(Tag tag, int number) {
+        return switch (tag.kind()) {
+            case OPEN -> String.valueOf(number);
+            case CLOSE -> "/" + number;
+            case STANDALONE -> number + "/";
+        };
     }
 }
