@@ -16,6 +16,7 @@ import org.swaplane.lane.ReturnImport;
  * @param repetitions segments whose source occurred before in what arrived
  * @param readSo whether {@code file} was read by {@code options}
  * @param returned what came back, for a returned copy
+ * @param folder where it lay in the folder or zip that arrived, with {@code /} between the parts; empty at the top
  * @param problem why it cannot be read; empty when it can
  */
 public record Arrival(
@@ -27,7 +28,8 @@ public record Arrival(
         int repetitions,
         boolean readSo,
         Optional<ReturnImport.Recognised> returned,
-        String problem) {
+        String problem,
+        String folder) {
 
     /** What a file is for. */
     public enum Role {
@@ -50,18 +52,22 @@ public record Arrival(
     /** A file that is kept, or not, without being read. */
     static Arrival unread(Source source, Role role, FileOptions options, String problem) {
         return new Arrival(
-                source, role, options, Optional.empty(), Optional.empty(), 0, false, Optional.empty(), problem);
+                source, role, options, Optional.empty(), Optional.empty(), 0, false, Optional.empty(), problem, "");
+    }
+
+    Arrival in(String where) {
+        return new Arrival(source, role, options, file, counts, repetitions, readSo, returned, problem, where);
     }
 
     /** The same, to be taken in so. */
     public Arrival with(FileOptions other) {
         boolean same = readSo && other.equals(options);
-        return new Arrival(source, role, other, file, counts, repetitions, same, returned, problem);
+        return new Arrival(source, role, other, file, counts, repetitions, same, returned, problem, folder);
     }
 
     /** Only kept, as terms or for reference, whatever it could be. */
     public Arrival keptAs(Role other) {
-        return unread(source, other, options, "");
+        return unread(source, other, options, "").in(folder);
     }
 
     /** The document of a file that was read. */

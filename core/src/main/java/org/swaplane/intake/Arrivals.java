@@ -50,23 +50,22 @@ public final class Arrivals {
 
     /** Everything in these files, folders and zips. */
     public List<Arrival> read(List<Path> paths, Progress progress) throws IOException {
-        List<Source> sources = new ArrayList<>();
+        List<Found> found = new ArrayList<>();
         for (Path path : paths) {
-            collect(path, sources);
+            collect(path, found);
         }
-        return readSources(sources, progress);
-    }
-
-    private List<Arrival> readSources(List<Source> sources, Progress progress) throws IOException {
         List<Arrival> arrivals = new ArrayList<>();
-        for (Source source : sources) {
+        for (Found each : found) {
             progress.checkCancelled();
-            progress.at(arrivals.size(), sources.size());
-            Source kept = lane.trackStore().keep(source);
-            arrivals.add(read(kept, withDefaults(kept), progress));
+            progress.at(arrivals.size(), found.size());
+            Source kept = lane.trackStore().keep(each.source());
+            arrivals.add(read(kept, withDefaults(kept), progress).in(each.folder()));
         }
         return arrivals;
     }
+
+    /** A file, and where it lay in what arrived. */
+    private record Found(Source source, String folder) {}
 
     /** How documents of this kind are read in the lane. */
     private FileOptions withDefaults(Source source) throws IOException {
@@ -84,6 +83,7 @@ public final class Arrivals {
             again.add(
                     which.test(arrival)
                             ? read(arrival.source(), change.apply(arrival.options()), progress)
+                                    .in(arrival.folder())
                             : recounted(arrival));
         }
         return again;
@@ -92,31 +92,41 @@ public final class Arrivals {
     private Arrival recounted(Arrival arrival) {
         return arrival.file().isPresent()
                 ? taken(arrival.source(), arrival.options(), arrival.file().get())
+                        .in(arrival.folder())
                 : arrival;
     }
 
-    private static void collect(Path path, List<Source> sources) throws IOException {
+    private static void collect(Path path, List<Found> found) throws IOException {
         if (Files.isDirectory(path)) {
             try (Stream<Path> inside = Files.walk(path)) {
                 for (Path file : inside.filter(Files::isRegularFile).sorted().toList()) {
-                    collectFile(file, sources);
+                    collectFile(file, folder(path.relativize(file).toString()), found);
                 }
             }
         } else {
-            collectFile(path, sources);
+            collectFile(path, "", found);
         }
     }
 
     /** Hidden files are left by file managers and nobody sends them on purpose. */
-    private static void collectFile(Path file, List<Source> sources) throws IOException {
+    private static void collectFile(Path file, String folder, List<Found> found) throws IOException {
         String name = file.getFileName().toString();
         if (name.toLowerCase(Locale.ROOT).endsWith(".zip")) {
             Map<String, byte[]> entries =
                     SafeZip.read(Source.of(file), entry -> !entry.endsWith("/") && !isHidden(entry));
-            entries.forEach((entry, bytes) -> sources.add(Source.of(lastName(entry), bytes)));
+            entries.forEach((entry, bytes) ->
+                    found.add(new Found(Source.of(lastName(entry), bytes), folder(folder + '/' + entry))));
         } else if (!isHidden(name)) {
-            sources.add(Source.of(file));
+            found.add(new Found(Source.of(file), folder));
         }
+    }
+
+    /** The folders of a path that lead nowhere else. */
+    private static String folder(String path) {
+        List<String> parts = new ArrayList<>(List.of(path.replace('\\', '/').split("/")));
+        parts.remove(parts.size() - 1);
+        parts.removeIf(part -> part.isBlank() || part.equals(".") || part.equals(".."));
+        return String.join("/", parts);
     }
 
     private static boolean isHidden(String entry) {
@@ -155,7 +165,16 @@ public final class Arrivals {
 
     private static Arrival returned(FileOptions how, ReturnImport.Recognised copy) {
         return new Arrival(
-                copy.copy(), Role.RETURNED, how, Optional.empty(), Optional.empty(), 0, false, Optional.of(copy), "");
+                copy.copy(),
+                Role.RETURNED,
+                how,
+                Optional.empty(),
+                Optional.empty(),
+                0,
+                false,
+                Optional.of(copy),
+                "",
+                "");
     }
 
     private Arrival taken(Source source, FileOptions how, BilingualFile file) {
@@ -172,6 +191,7 @@ public final class Arrivals {
                 repetitions(document.segments()),
                 true,
                 Optional.empty(),
+                "",
                 "");
     }
 

@@ -116,9 +116,15 @@ public final class Delivery {
         return alone ? read == kept : read.compareTo(kept) <= 0;
     }
 
+    /** Results lie in the folders in which the client's files lay. */
+    private static String folder(Track track) {
+        String folder = track.plan().folder();
+        return folder.isEmpty() ? "out" : "out/" + folder;
+    }
+
     /** The name that the result will have. */
     public Path target(Track track) {
-        return lane.free("out", name(track, lane.settings().naming()));
+        return lane.free(folder(track), name(track, lane.settings().naming()));
     }
 
     /**

@@ -14,6 +14,9 @@ public interface LaneListener {
     /** A track came to the lane. */
     default void added(Track track) {}
 
+    /** A track got another due date, or was removed or brought back. */
+    default void planned(Track track) {}
+
     /** A copy went out or came back. */
     default void tripChanged(Trip trip) {}
 

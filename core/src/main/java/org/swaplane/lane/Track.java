@@ -20,6 +20,7 @@ public final class Track {
     private final Journal journal;
     private final TrackStore store;
     private volatile TrackReading reading;
+    private volatile TrackPlan plan;
     private volatile TrackSnapshot snapshot;
     private volatile TrackSummary summary;
     private volatile String problem = "";
@@ -31,6 +32,7 @@ public final class Track {
             String sha256,
             Instant takenInAt,
             TrackReading reading,
+            TrackPlan plan,
             TrackSummary summary,
             Journal journal,
             TrackStore store) {
@@ -39,6 +41,7 @@ public final class Track {
         this.sha256 = sha256;
         this.takenInAt = takenInAt;
         this.reading = reading;
+        this.plan = plan;
         this.summary = summary;
         this.journal = journal;
         this.store = store;
@@ -61,6 +64,15 @@ public final class Track {
     /** When the client's file came in. */
     public Instant takenInAt() {
         return takenInAt;
+    }
+
+    /** Where it lay, when it is due, whether it is on the board. */
+    public TrackPlan plan() {
+        return plan;
+    }
+
+    void setPlan(TrackPlan other) {
+        plan = other;
     }
 
     /** What was told besides the file about how it is read. */

@@ -7,12 +7,16 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.function.UnaryOperator;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Fingerprint;
 import org.swaplane.document.Segment;
@@ -40,6 +44,7 @@ public final class TrackStore {
     private final LaneWriter writer;
     private final Clock clock;
     private final List<PositionalData> positional;
+    /** Those that were removed, too. */
     private volatile List<Track> tracks;
 
     /** What lanes of an earlier version kept by positions, which are known for keys when the file is read. */
@@ -79,6 +84,7 @@ public final class TrackStore {
                                 row.getString("target_language"),
                                 row.getString("segmentation"),
                                 row.getString("options")),
+                        TrackPlan.of(row.getString("folder"), row.getString("due"), row.getString("removed_at")),
                         new TrackSummary(
                                 row.getString("format"),
                                 row.getString("read_source_language"),
@@ -89,9 +95,36 @@ public final class TrackStore {
                 "select * from track order by id"));
     }
 
-    /** All of them, in the order in which they came. */
+    /** All that are on the board, in the order in which they came. */
     public List<Track> all() {
-        return tracks;
+        List<Track> every = tracks;
+        return every.stream().noneMatch(track -> track.plan().removed())
+                ? every
+                : every.stream().filter(track -> !track.plan().removed()).toList();
+    }
+
+    /** Sets until when tracks are to be delivered; empty for no date. */
+    public CompletableFuture<Void> setDue(Collection<Track> chosen, Optional<LocalDate> due) {
+        return plan(chosen, "due", due.map(LocalDate::toString).orElse(""), plan -> plan.withDue(due));
+    }
+
+    /** Takes tracks off the board, or brings them back. What the lane keeps of them stays. */
+    public CompletableFuture<Void> setRemoved(Collection<Track> chosen, boolean removed) {
+        String at = removed ? clock.instant().toString() : "";
+        return plan(chosen, "removed_at", at, plan -> plan.withRemoved(removed));
+    }
+
+    private CompletableFuture<Void> plan(
+            Collection<Track> chosen, String column, String value, UnaryOperator<TrackPlan> change) {
+        List<Track> all = List.copyOf(chosen);
+        return writer.submit(transaction -> {
+            for (Track track : all) {
+                database.update("update track set " + column + " = ? where id = ?", value, track.id());
+                transaction.afterwards(() -> track.setPlan(change.apply(track.plan())));
+                transaction.tell(listener -> listener.planned(track));
+            }
+            return null;
+        });
     }
 
     public Track get(long id) {
@@ -131,10 +164,15 @@ public final class TrackStore {
      * @throws CannotProceedException when it cannot be read, or is in the lane already; the lane stays as it was
      */
     public Track takeIn(Source source, FileOptions options, Progress progress) throws IOException {
-        refuseTwice(source.name(), source.sha256());
+        return takeIn(source, "", options, progress);
+    }
+
+    /** The same of a file that lay in a folder of what the client sent. */
+    public Track takeIn(Source source, String inFolder, FileOptions options, Progress progress) throws IOException {
+        refuseTwice(source.name(), source.sha256(), options.targetLanguage());
         Source kept = keep(source);
         try {
-            return takeIn(kept, options, formats.open(kept, options.with(settings.rules()), progress));
+            return takeIn(kept, inFolder, options, formats.open(kept, options.with(settings.rules()), progress));
         } catch (IOException | RuntimeException e) {
             forget(kept);
             throw e;
@@ -142,9 +180,10 @@ public final class TrackStore {
     }
 
     /** The same with a file that was kept and read already, by the same options and the lane's rules. */
-    public Track takeIn(Source kept, FileOptions options, BilingualFile file) throws IOException {
+    public Track takeIn(Source kept, String inFolder, FileOptions options, BilingualFile file) throws IOException {
         String sha256 = kept.sha256();
-        refuseTwice(kept.name(), sha256);
+        String language = file.document().targetLanguage();
+        refuseTwice(kept.name(), sha256, language);
         TrackReading reading = new TrackReading(
                 options.sourceLanguage(),
                 options.targetLanguage(),
@@ -152,8 +191,10 @@ public final class TrackStore {
                 options.document().toJson());
         ReadDocument read = new ReadDocument(file, reading);
         return LaneWriter.await(writer.submit(transaction -> {
-            refuseTwice(kept.name(), sha256);
-            Track track = insert(kept.name(), sha256, reading, file.document().format());
+            refuseTwice(kept.name(), sha256, language);
+            TrackPlan plan = new TrackPlan(inFolder, Optional.empty(), false);
+            Track track =
+                    insert(kept.name(), sha256, plan, reading, file.document().format());
             TrackSnapshot snapshot = TrackSnapshot.of(track, read, Map.of());
             describe(track, snapshot);
             transaction.set(snapshot);
@@ -167,17 +208,23 @@ public final class TrackStore {
         }));
     }
 
-    private void refuseTwice(String name, String sha256) {
-        if (tracks.stream().anyMatch(track -> track.sha256().equals(sha256))) {
+    /** A file may become a track for each of several languages, and one only for each. */
+    private void refuseTwice(String name, String sha256, String targetLanguage) {
+        boolean there = all().stream()
+                .filter(track -> track.sha256().equals(sha256))
+                .anyMatch(track -> targetLanguage.isEmpty()
+                        || track.summary().targetLanguage().isEmpty()
+                        || track.summary().targetLanguage().equalsIgnoreCase(targetLanguage));
+        if (there) {
             throw new CannotProceedException(name, "this very file is in the lane already", "there is nothing to do");
         }
     }
 
-    private Track insert(String name, String sha256, TrackReading reading, String format) {
+    private Track insert(String name, String sha256, TrackPlan plan, TrackReading reading, String format) {
         Instant now = clock.instant();
         long id = database.update(
                 "insert into track (name, sha256, format, added_at, source_language, target_language, segmentation,"
-                        + " options) values (?, ?, ?, ?, ?, ?, ?, ?)",
+                        + " options, folder) values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
                 name,
                 sha256,
                 format,
@@ -185,14 +232,15 @@ public final class TrackStore {
                 reading.sourceLanguage(),
                 reading.targetLanguage(),
                 reading.segmentation(),
-                reading.options());
+                reading.options(),
+                plan.folder());
         database.update(
                 "insert into source_version (track, number, sha256, added_at) values (?, 1, ?, ?)",
                 id,
                 sha256,
                 now.toString());
         TrackSummary summary = new TrackSummary(format, "", "", TrackCounts.NONE);
-        return new Track(id, name, sha256, now, reading, summary, new Journal(database, id, clock), this);
+        return new Track(id, name, sha256, now, reading, plan, summary, new Journal(database, id, clock), this);
     }
 
     /** Reads a track's file, with what the journal holds of it. */

@@ -123,6 +123,18 @@ class ArrivalsTest {
     }
 
     @Test
+    void theFoldersOfWhatArrivedAreKnown() throws IOException {
+        Path inbox =
+                Files.createDirectories(folder.resolve("inbox").resolve("web").resolve("help"));
+        Files.write(inbox.resolve("page.html"), text("<p>One.</p>"));
+        Files.write(folder.resolve("inbox").resolve("top.html"), text("<p>Two.</p>"));
+
+        assertThat(read(FileOptions.NONE, folder.resolve("inbox")))
+                .extracting(Arrival::folder)
+                .containsExactlyInAnyOrder("", "web/help");
+    }
+
+    @Test
     void oneFileCanBeReadAsSomethingElseAndInAnotherEncoding() throws IOException {
         Path inbox = Files.createDirectories(folder.resolve("inbox"));
         Files.write(inbox.resolve("list.dat"), "Fähre\n".getBytes(StandardCharsets.ISO_8859_1));

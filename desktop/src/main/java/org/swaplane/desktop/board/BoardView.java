@@ -1,66 +1,194 @@
 package org.swaplane.desktop.board;
 
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
-import javafx.scene.control.ListCell;
-import javafx.scene.control.ListView;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.DatePicker;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.shell.CommandMenu;
+import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
+import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.Track;
 
-/** Every track of the lane as a road; the place to drop whatever arrives. Only what is on the screen is drawn. */
+/** Every track of the lane, what is done with several of them, and the place to drop whatever arrives. */
 public final class BoardView implements View {
     public static final ViewDescriptor DESCRIPTOR = new ViewDescriptor(
             ViewId.BOARD, session -> 0, context -> new BoardView(context.session(), context.picker()));
 
+    /** Whoever leafs through the rows does not want each file to be read. */
+    private static final Duration LEAFING = Duration.millis(250);
+
     private final LaneSession session;
-    private final FilePicker picker;
-    private final ListView<Track> tracks = Parts.styled(new ListView<>(), "roads");
+    private final BoardModel model;
+    private final BoardTable table;
+    private final TrackPanel panel;
+    private final TextField filter = new TextField();
+    private final ComboBox<BoardModel.Group> group = Choice.of(
+            "board-group",
+            List.of(BoardModel.Group.values()),
+            each -> Strings.say("board.group." + each.name().toLowerCase(Locale.ROOT)));
+    private final Label totals = Parts.quiet("");
+    private final Label empty = Parts.styled(Parts.quiet(Strings.say("board.drop")), "empty");
+    private final Label selected = Parts.whole(new Label());
+    private final DatePicker due = new DatePicker();
+    private final HBox bulk;
+    private final CommandMenu menu = new CommandMenu();
     private final IntakePanel intake;
     private final ScrollPane intakeScroll;
     private final Button choose;
+    private final PauseTransition chosenLater = new PauseTransition(LEAFING);
     private final VBox node;
 
     public BoardView(LaneSession session, FilePicker picker) {
         this.session = session;
-        this.picker = picker;
+        this.model = new BoardModel(session);
+        this.table = new BoardTable(session, this::goOn);
+        this.panel = new TrackPanel(session, picker);
         this.intake = new IntakePanel(session, picker);
         this.choose = Parts.button("choose-files", "board.choose", () -> receive(picker));
-        tracks.setId("tracks");
-        tracks.setFocusTraversable(false);
-        tracks.setCellFactory(list -> new TrackCell());
-        tracks.setPlaceholder(Parts.styled(Parts.quiet(Strings.say("board.empty")), "empty"));
+        filter.setId("board-filter");
+        filter.setPromptText(Strings.say("board.filter"));
+        filter.setPrefWidth(180);
+        filter.textProperty().addListener((property, before, now) -> {
+            model.filter(now);
+            refresh();
+        });
+        filter.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                filter.clear();
+                table.requestFocus();
+            }
+        });
+        group.setAccessibleText(Strings.say("board.group-by"));
+        group.setOnAction(event -> {
+            model.group(group.getValue());
+            refresh();
+        });
+        totals.setWrapText(false);
+        HBox.setHgrow(totals, Priority.ALWAYS);
+        table.getSelectionModel().getSelectedItems().addListener((javafx.beans.Observable list) -> selectionChanged());
+        chosenLater.setOnFinished(event -> choose());
         intakeScroll = new ScrollPane(intake);
         intakeScroll.setFitToWidth(true);
-        List.of(tracks, intakeScroll).forEach(each -> VBox.setVgrow(each, Priority.ALWAYS));
-        node = Parts.styled(
-                new VBox(
-                        Parts.row(Parts.title("view.board"), Parts.spacer(), choose),
-                        Parts.quiet(Strings.say("board.drop")),
-                        intakeScroll,
-                        tracks),
-                "view");
+        List.of(table, intakeScroll).forEach(each -> VBox.setVgrow(each, Priority.ALWAYS));
+        bulk = bulk();
+        HBox bar = Parts.row(Parts.title("view.board"), filter, group, totals, choose, menu);
+        node = Parts.styled(new VBox(bar, empty, intakeScroll, table, bulk, panel), "view");
         session.intakes().property().addListener((property, before, now) -> showIntake());
         showIntake();
     }
 
-    /** What waits to be added needs the room; the roads come back when it is decided on. */
+    /** What can be done with all that are selected. */
+    private HBox bulk() {
+        due.setId("board-due");
+        due.setPromptText(Strings.say("board.due"));
+        due.setAccessibleText(Strings.say("board.due"));
+        due.setPrefWidth(140);
+        due.setOnAction(event -> setDue());
+        return Parts.row(
+                selected,
+                Parts.button("bulk-dry-run", "board.bulk.dry-run", () -> session.dryRuns()
+                        .run(tracks())),
+                Parts.button("bulk-send", "board.bulk.send", this::send),
+                Parts.button("bulk-release", "board.bulk.release", () -> session.releasing()
+                        .releaseAll(tracks())),
+                due,
+                Parts.spacer(),
+                Parts.button("bulk-remove", "board.bulk.remove", () -> session.removal()
+                        .remove(tracks())));
+    }
+
+    private List<Track> tracks() {
+        return table.selectedRows().stream().map(BoardModel.Row::track).toList();
+    }
+
+    private void setDue() {
+        if (due.getValue() != null && !tracks().isEmpty()) {
+            session.setDue(tracks(), Optional.of(due.getValue()));
+        }
+    }
+
+    private void clearDue() {
+        due.setValue(null);
+        session.setDue(tracks(), Optional.empty());
+    }
+
+    private void send() {
+        session.exchange().choose(tracks());
+        session.viewProperty().set(ViewId.EXCHANGE);
+    }
+
+    private void goOn(BoardModel.Row row) {
+        if (session.track() != row.track()) {
+            session.choose(row.track());
+        }
+        session.viewProperty().set(row.next());
+        if (row.next().equals(ViewId.DRY_RUN)) {
+            session.dryRuns().run();
+        }
+    }
+
+    private void selectionChanged() {
+        if (table.isFilling()) {
+            return;
+        }
+        showSelection();
+        if (table.selectedRows().size() == 1) {
+            chosenLater.playFromStart();
+        }
+    }
+
+    private void choose() {
+        List<BoardModel.Row> rows = table.selectedRows();
+        if (rows.size() == 1 && rows.get(0).track() != session.track()) {
+            session.choose(rows.get(0).track());
+        }
+    }
+
+    private void showSelection() {
+        List<BoardModel.Row> rows = table.selectedRows();
+        panel.show(rows.size() == 1 && intake.isEmpty() ? rows.get(0) : null);
+        Parts.showIf(bulk, !rows.isEmpty() && intake.isEmpty());
+        BoardModel.Totals of = BoardModel.totals(rows);
+        selected.setText(Strings.say("board.selected", of.files(), of.words()));
+        List<Optional<LocalDate>> dates =
+                rows.stream().map(row -> row.track().plan().due()).distinct().toList();
+        due.setOnAction(null);
+        due.setValue(dates.size() == 1 ? dates.get(0).orElse(null) : null);
+        due.setOnAction(event -> setDue());
+    }
+
+    /** What waits to be added needs the room; the tracks come back when it is decided on. */
     private void showIntake() {
-        boolean waits = session.intakes().property().get() != null;
         intake.show(session.intakes().property().get());
-        Parts.showIf(intakeScroll, waits);
-        Parts.showIf(tracks, !waits);
+        Parts.showIf(intakeScroll, !intake.isEmpty());
         refresh();
+        if (intake.isEmpty()) {
+            Platform.runLater(table::requestFocus);
+        }
     }
 
     private void receive(FilePicker from) {
@@ -71,40 +199,57 @@ public final class BoardView implements View {
     }
 
     @Override
+    public void addCommands(Commands commands) {
+        BooleanSupplier here = () -> session.viewProperty().get().equals(ViewId.BOARD);
+        BooleanSupplier some = () -> here.getAsBoolean() && !tracks().isEmpty();
+        commands.add("board-filter", "Shortcut+F", here, filter::requestFocus);
+        commands.add(
+                "next-step", "Alt+Enter", some, () -> goOn(table.selectedRows().get(0)));
+        commands.add("bulk-dry-run", "", some, () -> session.dryRuns().run(tracks()));
+        commands.add("bulk-send", "", some, this::send);
+        commands.add("bulk-release", "", some, () -> session.releasing().releaseAll(tracks()));
+        commands.add("bulk-due", "", some, due::requestFocus);
+        commands.add("bulk-no-due", "", some, this::clearDue);
+        commands.add("bulk-remove", "", some, () -> session.removal().remove(tracks()));
+        commands.add(
+                "bring-back", "", () -> here.getAsBoolean() && session.removal().isPossible(), () -> session.removal()
+                        .bringBack());
+        menu.offer(commands.of(ViewId.BOARD.name()));
+        ContextMenu context = new ContextMenu();
+        context.setOnShowing(event -> context.getItems().setAll(CommandMenu.items(commands.of(ViewId.BOARD.name()))));
+        context.getItems().setAll(CommandMenu.items(commands.of(ViewId.BOARD.name())));
+        table.setContextMenu(context);
+    }
+
+    @Override
     public Parent node() {
         return node;
     }
 
     @Override
     public void focus() {
-        choose.requestFocus();
+        if (session.lane().tracks().isEmpty()) {
+            choose.requestFocus();
+        } else {
+            table.requestFocus();
+        }
     }
 
     @Override
     public void refresh() {
-        if (!tracks.getItems().equals(session.lane().tracks())) {
-            tracks.getItems().setAll(session.lane().tracks());
-        } else {
-            tracks.refresh();
+        boolean none = session.lane().tracks().isEmpty();
+        Parts.showIf(empty, none && intake.isEmpty());
+        Parts.showIf(table, !none && intake.isEmpty());
+        table.show(model.groups());
+        BoardModel.Totals all = BoardModel.totals(model.rows());
+        totals.setText(
+                none
+                        ? ""
+                        : Strings.say(
+                                "board.totals", all.files(), all.away(), all.overdue(), all.reviewed(), all.words()));
+        if (table.selectedRows().isEmpty() && session.track() != null) {
+            table.select(session.track());
         }
-    }
-
-    private final class TrackCell extends ListCell<Track> {
-        private TrackCell() {
-            setPrefWidth(0);
-        }
-
-        @Override
-        protected void updateItem(Track track, boolean empty) {
-            super.updateItem(track, empty);
-            setGraphic(
-                    empty
-                            ? null
-                            : new TrackCard(
-                                    session,
-                                    picker,
-                                    track,
-                                    session.lane().trips().of(track)));
-        }
+        showSelection();
     }
 }

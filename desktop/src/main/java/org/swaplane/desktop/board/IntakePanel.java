@@ -71,6 +71,11 @@ final class IntakePanel extends VBox {
         problems.setId("intake-problems");
     }
 
+    /** Whether nothing waits. */
+    boolean isEmpty() {
+        return waiting == null;
+    }
+
     void show(Intakes.Intake intake) {
         setVisible(intake != null);
         setManaged(intake != null);

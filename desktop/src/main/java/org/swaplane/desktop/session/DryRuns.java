@@ -111,23 +111,37 @@ public final class DryRuns {
 
     /** Runs it over all tracks, one after the other. */
     public void runAll() {
+        run(session.lane().tracks());
+    }
+
+    /** Runs it over several tracks, one after the other. */
+    public void run(List<Track> tracks) {
         Track shown = session.track();
-        session.background().run(Strings.say("task.dry-runs"), progress -> provenAll(shown, progress), proven -> {
+        session.background().run(Strings.say("task.dry-runs"), progress -> provenAll(tracks, shown, progress), all -> {
             if (session.track() == shown) {
-                proven.ifPresent(result::set);
+                all.ofShown().ifPresent(result::set);
             }
+            session.notify(
+                    all.failed() == 0 ? Notification.Tone.DONE : Notification.Tone.FAILED,
+                    Strings.say("dry-run.done-all", tracks.size(), all.warned(), all.failed()));
         });
     }
 
-    /** The result of the track that is shown; those of all others are remembered by the lane. */
-    private Optional<DryRunResult> provenAll(Track shown, Progress progress) throws IOException {
+    /** What came of several dry runs: the result of the track that is shown, and how many need a look. */
+    private record ProvenAll(Optional<DryRunResult> ofShown, int warned, int failed) {}
+
+    private ProvenAll provenAll(List<Track> tracks, Track shown, Progress progress) throws IOException {
         Optional<DryRunResult> ofShown = Optional.empty();
-        for (Track track : session.lane().tracks()) {
+        int warned = 0;
+        int failed = 0;
+        for (Track track : tracks) {
             progress.checkCancelled();
             DryRunResult proven = proving.run(track, progress);
+            warned += proven.verdict() == Proof.Verdict.WARN ? 1 : 0;
+            failed += proven.verdict() == Proof.Verdict.FAIL ? 1 : 0;
             ofShown = track == shown ? Optional.of(proven) : ofShown;
         }
-        return ofShown;
+        return new ProvenAll(ofShown, warned, failed);
     }
 
     public void tickOff(Proof proof, List<Proof.Detail> details, String reason) {

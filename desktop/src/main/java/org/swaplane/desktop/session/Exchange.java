@@ -1,5 +1,7 @@
 package org.swaplane.desktop.session;
 
+import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -11,10 +13,12 @@ import org.swaplane.lane.ReturnImport;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.lane.Trip;
+import org.swaplane.task.Progress;
 
 /** Copies that go out, and the one that came back and is looked at. */
 public final class Exchange {
     private final LaneSession session;
+    private List<Track> chosen = List.of();
     private final ReadOnlyObjectWrapper<ReturnImport.Recognised> returned = new ReadOnlyObjectWrapper<>();
 
     Exchange(LaneSession session) {
@@ -39,16 +43,46 @@ public final class Exchange {
                 .toList();
     }
 
-    /** Writes a copy of the track as it is shown. */
+    /** The tracks of which the next copies are made; without any, it is the one that is shown. */
+    public List<Track> chosen() {
+        return chosen.size() > 1 ? chosen : session.track() == null ? List.of() : List.of(session.track());
+    }
+
+    public void choose(List<Track> tracks) {
+        chosen = List.copyOf(tracks);
+        session.changed(Topic.TRACKS);
+    }
+
+    /** Writes a copy of each track that is chosen, as it stands now. */
     public void send(String person, Purpose purpose, CopyExport.Form form) {
-        TrackSnapshot of = session.snapshot();
+        List<Track> of = chosen();
         session.background()
                 .run(
-                        Strings.say("task.send", of.name()),
-                        progress -> new CopyExport(session.lane()).send(of, person, purpose, form, progress),
-                        sent -> session.notify(
-                                Notification.Tone.DONE,
-                                Strings.say("exchange.sent", sent.file().toString())));
+                        Strings.say("task.send", of.get(0).name()),
+                        progress -> sendAll(of, person, purpose, form, progress),
+                        sent -> {
+                            choose(List.of());
+                            session.notify(
+                                    Notification.Tone.DONE,
+                                    Strings.say(
+                                            "exchange.sent",
+                                            sent.size(),
+                                            sent.get(0).file().toString()));
+                        });
+    }
+
+    private List<CopyExport.Sent> sendAll(
+            List<Track> tracks, String person, Purpose purpose, CopyExport.Form form, Progress progress)
+            throws IOException {
+        List<CopyExport.Sent> sent = new ArrayList<>();
+        for (Track track : tracks) {
+            progress.checkCancelled();
+            progress.at(sent.size(), tracks.size());
+            TrackSnapshot now =
+                    track == session.track() && session.snapshot() != null ? session.snapshot() : track.now();
+            sent.add(new CopyExport(session.lane()).send(now, person, purpose, form, progress));
+        }
+        return sent;
     }
 
     /** Takes these rows of the copy that came back, in one step. */

@@ -167,9 +167,13 @@ public final class Intakes {
     private void takeInTrack(Arrival arrival, Progress progress) throws IOException {
         if (arrival.readSo()) {
             lane().trackStore()
-                    .takeIn(arrival.source(), arrival.options(), arrival.file().orElseThrow());
+                    .takeIn(
+                            arrival.source(),
+                            arrival.folder(),
+                            arrival.options(),
+                            arrival.file().orElseThrow());
         } else {
-            lane().trackStore().takeIn(arrival.source(), arrival.options(), progress);
+            lane().trackStore().takeIn(arrival.source(), arrival.folder(), arrival.options(), progress);
         }
     }
 

@@ -60,6 +60,11 @@ final class LaneEvents implements LaneListener {
     }
 
     @Override
+    public void planned(Track track) {
+        later(listener -> listener.planned(track));
+    }
+
+    @Override
     public void tripChanged(Trip trip) {
         later(listener -> listener.tripChanged(trip));
     }

@@ -1,5 +1,7 @@
 package org.swaplane.desktop.session;
 
+import java.time.LocalDate;
+import java.util.Collection;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -47,6 +49,7 @@ public final class LaneSession {
     private final Checking checking;
     private final Releasing releasing;
     private final Saving saving;
+    private final Removal removal;
     /** As the lane's writer said last; what is shown is this with everything over it that is not written yet. */
     private TrackSnapshot confirmed;
 
@@ -78,6 +81,7 @@ public final class LaneSession {
         this.checking = new Checking(this, this.window);
         this.releasing = new Releasing(this);
         this.saving = new Saving(this);
+        this.removal = new Removal(this);
         this.events = new LaneEvents(this.window, new Listener(), this::tell);
         lane.writer().listen(events);
         current.addListener((property, before, now) -> editing.entered());
@@ -104,6 +108,11 @@ public final class LaneSession {
 
         @Override
         public void added(Track added) {
+            changed.add(Topic.TRACKS);
+        }
+
+        @Override
+        public void planned(Track track) {
             changed.add(Topic.TRACKS);
         }
 
@@ -216,6 +225,16 @@ public final class LaneSession {
     /** Writes files to places outside the lane. */
     public Saving saving() {
         return saving;
+    }
+
+    /** Takes tracks off the board. */
+    public Removal removal() {
+        return removal;
+    }
+
+    /** Sets until when tracks are to be delivered. */
+    public void setDue(Collection<Track> tracks, Optional<LocalDate> due) {
+        lane.trackStore().setDue(tracks, due).whenComplete(this::sayFailure);
     }
 
     /** What arrives, and waits to be accepted. */

@@ -1,6 +1,8 @@
 package org.swaplane.desktop.session;
 
+import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -11,6 +13,7 @@ import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.release.FileNaming;
 import org.swaplane.release.Gate;
+import org.swaplane.task.Progress;
 
 /** The gate of the track that is shown, and what was released of it. */
 public final class Releasing {
@@ -128,6 +131,38 @@ public final class Releasing {
                         Strings.say("task.release", of.name()),
                         progress -> delivery.release(of, delivery.gate(of, progress), overrideReason, progress),
                         receipt -> session.notify(Notification.Tone.DONE, Strings.say("release.done", receipt.file())));
+    }
+
+    /** Releases all of these whose conditions are met, and says which are not. */
+    public void releaseAll(List<Track> tracks) {
+        Delivery delivery = delivery();
+        session.background()
+                .run(Strings.say("task.release-all"), progress -> released(tracks, delivery, progress), held -> {
+                    int released = tracks.size() - held.size();
+                    session.notify(
+                            held.isEmpty() ? Notification.Tone.DONE : Notification.Tone.FAILED,
+                            held.isEmpty()
+                                    ? Strings.say("release.done-all", released)
+                                    : Strings.say("release.held-back", released, held.size(), String.join(", ", held)));
+                });
+    }
+
+    /** The names of those that were not released. */
+    private static List<String> released(List<Track> tracks, Delivery delivery, Progress progress) throws IOException {
+        List<String> held = new ArrayList<>();
+        int at = 0;
+        for (Track track : tracks) {
+            progress.checkCancelled();
+            progress.at(at++, tracks.size());
+            TrackSnapshot now = track.now();
+            Gate conditions = delivery.gate(now, Progress.NONE);
+            if (conditions.holds()) {
+                delivery.release(now, conditions, "", Progress.NONE);
+            } else {
+                held.add(track.name());
+            }
+        }
+        return held;
     }
 
     /** Writes the file as it stands now into the lane's folder {@code preview}, and opens it. */

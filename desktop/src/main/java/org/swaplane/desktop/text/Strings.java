@@ -1,6 +1,7 @@
 package org.swaplane.desktop.text;
 
 import com.ibm.icu.text.MessageFormat;
+import com.ibm.icu.util.ULocale;
 import java.util.Locale;
 import java.util.MissingResourceException;
 import java.util.ResourceBundle;
@@ -15,6 +16,11 @@ public final class Strings {
     private static final UnaryOperator<String> TRANSLATION = InterfaceTranslation.chosen();
 
     private Strings() {}
+
+    /** The locale by which numbers, dates and names of languages are written. */
+    public static ULocale locale() {
+        return ULocale.ENGLISH;
+    }
 
     /** The string for {@code key}; a key that is missing shows as {@code <key>}. */
     public static String say(String key, Object... arguments) {

@@ -44,7 +44,6 @@ class ContrastTest {
         "stop, sheet, 4.5",
         "stop, hand, 4.5",
         "stop, stop-soft, 4.5",
-        "focus, near, 2",
         "focus, paper, 3",
         "focus, sheet, 3",
         "near, off, 3",

@@ -1,0 +1,112 @@
+package org.swaplane.desktop.board;
+
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.FilePicker;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.LanguageNames;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.ForeignItem;
+import org.swaplane.document.State;
+import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackCounts;
+
+/** The chosen track: its timeline at full size, its counts, and what stands in its way. */
+final class TrackPanel extends VBox {
+    private final LaneSession session;
+    private final FilePicker picker;
+    private final Label name = Parts.styled(new Label(), "heading");
+    private final Label languages = Parts.quiet("");
+    private final Label counts = Parts.quiet("");
+    private final TrackTimeline timeline = new TrackTimeline(true);
+    private final HBox blockers = Parts.styled(new HBox(), "blockers");
+    private final javafx.scene.control.Button foreign;
+    private BoardModel.Row shown;
+
+    TrackPanel(LaneSession session, FilePicker picker) {
+        this.session = session;
+        this.picker = picker;
+        getStyleClass().addAll("card", "track");
+        setId("track-panel");
+        foreign = Parts.styled(Parts.button("show-foreign", "foreign.show", this::toggleForeign), "small");
+        Parts.whole(languages).setWrapText(false);
+        Parts.whole(counts).setWrapText(false);
+        name.setMinWidth(0);
+        getChildren().addAll(Parts.row(name, languages, Parts.spacer(), counts, foreign), timeline, blockers);
+    }
+
+    void show(BoardModel.Row row) {
+        Parts.showIf(this, row != null);
+        if (row == null) {
+            return;
+        }
+        if (shown == null || shown.track() != row.track()) {
+            getChildren().removeIf(ForeignPanel.class::isInstance);
+        }
+        shown = row;
+        Track track = row.track();
+        name.setText(track.name());
+        languages.setText(Strings.say(
+                "strip.languages",
+                LanguageNames.withCode(track.summary().sourceLanguage()),
+                LanguageNames.withCode(track.summary().targetLanguage())));
+        TrackCounts of = track.summary().counts();
+        counts.setText(Strings.say(
+                "board.counts",
+                of.all(),
+                of.segments(State.INITIAL),
+                of.segments(State.TRANSLATED),
+                of.segments(State.REVIEWED) + of.segments(State.FINAL),
+                of.lockedSegments()));
+        Parts.showIf(foreign, !foreignItems().isEmpty());
+        timeline.show(track, row.trips(), session.lane().clock().instant());
+        showBlockers(row);
+    }
+
+    /** What stands in the file of other tools; known when the file has been read. */
+    private List<ForeignItem> foreignItems() {
+        return shown.track().loaded().map(now -> now.document().foreign()).orElse(List.of());
+    }
+
+    private void toggleForeign() {
+        if (!getChildren().removeIf(ForeignPanel.class::isInstance)) {
+            ForeignPanel panel = new ForeignPanel(session, picker);
+            panel.show(foreignItems());
+            getChildren().add(panel);
+        }
+    }
+
+    private void showBlockers(BoardModel.Row row) {
+        Track track = row.track();
+        blockers.getChildren().clear();
+        if (!track.problem().isEmpty()) {
+            block(track.problem());
+            return;
+        }
+        if (session.lane().proofs().verdict(track).isEmpty()) {
+            block(Strings.say("board.block.dry-run"));
+        }
+        if (!row.away().isEmpty()) {
+            block(Strings.say("board.block.away", row.away().size()));
+        }
+        if (session.track() == track && session.checking().count() > 0) {
+            block(Strings.say("board.block.findings", session.checking().count()));
+        }
+        int unreviewed = track.summary().counts().unreviewed();
+        if (unreviewed > 0) {
+            block(Strings.say("board.block.unreviewed", unreviewed));
+        }
+        if (blockers.getChildren().isEmpty()) {
+            block(Strings.say("board.block.none"));
+        }
+    }
+
+    private void block(String text) {
+        Label label = Parts.styled(new Label(text), "blocker");
+        label.setMinWidth(0);
+        blockers.getChildren().add(label);
+    }
+}
