@@ -170,6 +170,7 @@ public final class Delivery {
             throw new CannotProceedException(track.name(), "the gate is open", "meet its conditions, or give a reason");
         }
         Path file = target(track.track());
+        Files.createDirectories(file.getParent());
         String wrong = write(track, file, progress);
         if (!wrong.isEmpty()) {
             Files.delete(file);

@@ -132,6 +132,12 @@ public final class Lane implements AutoCloseable {
         return settings;
     }
 
+    /** Takes over how another lane works, with the term lists and other references that it has. */
+    public void copySettings(Lane other) throws IOException {
+        LaneWriter.await(settings.copyFrom(other.settings));
+        references.copyFrom(other.references);
+    }
+
     public String name() {
         return settings.name();
     }

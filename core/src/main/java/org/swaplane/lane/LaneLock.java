@@ -57,6 +57,12 @@ final class LaneLock implements AutoCloseable {
         return LaneHolder.of(Files.exists(file) ? Files.readString(file, StandardCharsets.UTF_8) : "");
     }
 
+    /** Whether a file is only there for the lock. */
+    boolean isAt(Path file) {
+        String name = file.getFileName().toString();
+        return name.equals(LOCK) || name.equals(HOLDER);
+    }
+
     @Override
     public void close() throws IOException {
         // The file of the lock stays: deleted, it could be locked by two programs under one name.

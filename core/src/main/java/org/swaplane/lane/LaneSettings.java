@@ -2,10 +2,13 @@ package org.swaplane.lane;
 
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.swaplane.check.Profile;
 import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.DocumentOptions;
@@ -61,6 +64,47 @@ public final class LaneSettings {
 
     public String name() {
         return get("name").orElse("");
+    }
+
+    /** What this lane says itself of a detail; empty where the default holds. */
+    public Optional<String> own(LaneDetail detail) {
+        return get(detail.key());
+    }
+
+    /** What holds for a detail here. */
+    public String detail(LaneDetail detail) {
+        return own(detail).orElse(detail.standard());
+    }
+
+    public CompletableFuture<Void> set(LaneDetail detail, String value) {
+        return set(detail.key(), value);
+    }
+
+    /** Lets the default hold again. */
+    public CompletableFuture<Void> reset(LaneDetail detail) {
+        values.remove(detail.key());
+        return writer.submit(transaction -> {
+            database.update("delete from setting where key = ?", detail.key());
+            transaction.tell(listener -> listener.settingChanged(detail.key()));
+            return null;
+        });
+    }
+
+    /** The languages into which documents go here. */
+    public List<String> targetLanguages() {
+        return Stream.of(detail(LaneDetail.TARGET_LANGUAGES).split("\\s+"))
+                .filter(code -> !code.isEmpty())
+                .toList();
+    }
+
+    /** Takes over how another lane works: everything but what it is and when it is due. */
+    public CompletableFuture<Void> copyFrom(LaneSettings other) {
+        Map<String, String> copied = new HashMap<>(other.values);
+        List.of("id", LaneDetail.NAME.key(), LaneDetail.DUE.key()).forEach(copied::remove);
+        return writer.submit(transaction -> {
+            copied.forEach((key, value) -> write(key, value, transaction));
+            return null;
+        });
     }
 
     /** Who works here; signs every step. */

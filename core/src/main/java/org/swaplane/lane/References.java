@@ -4,8 +4,10 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.swaplane.check.CheckMaterial;
 import org.swaplane.check.CheckRun;
 import org.swaplane.check.Profile;
@@ -33,6 +35,20 @@ public final class References {
             NewFile.write(path, false, in::transferTo);
         }
         return path;
+    }
+
+    /** Has the files that another lane keeps as well. */
+    void copyFrom(References other) throws IOException {
+        Path from = other.folder.path().resolve("reference");
+        if (!Files.isDirectory(from)) {
+            return;
+        }
+        Path to = Files.createDirectories(folder.path().resolve("reference"));
+        try (Stream<Path> files = Files.list(from)) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                Files.copy(file, to.resolve(file.getFileName()), StandardCopyOption.REPLACE_EXISTING);
+            }
+        }
     }
 
     /** Keeps a term list, and has terms checked by it from now on. */

@@ -7,6 +7,10 @@ import org.swaplane.task.CannotProceedException;
 
 /** The pattern that names of written files are made by: {@code {name}_{target}.{ext}} and the like. */
 public record FileNaming(String pattern) {
+    /** Values to try a pattern with. */
+    public static final Map<String, String> SAMPLE =
+            Map.of("source", "en-GB", "target", "de-DE", "lane", "Lane", "date", "2026-12-31");
+
     public static final FileNaming DEFAULT = new FileNaming("{name}_{target}.{ext}");
 
     private static final Pattern FIELD = Pattern.compile("\\{(\\w+)\\}");

@@ -89,7 +89,7 @@ class SegmentOperationsTest {
         new Work(lane, track()).lock("Mara", List.of(0), true);
         reopen();
 
-        assertThat(track().now().segment(0).lock()).isEqualTo(Lock.FILE);
+        assertThat(track().now().segment(0).lock()).isEqualTo(Lock.LANE);
         assertThat(written()).contains("<trans-unit id=\"1\" translate=\"no\">");
         assertThatThrownBy(() -> new Work(lane, track()).type("Mara", 0, new Value(Content.of("x"), State.TRANSLATED)))
                 .isInstanceOf(CannotProceedException.class)

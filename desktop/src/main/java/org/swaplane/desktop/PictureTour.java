@@ -9,17 +9,18 @@ import java.time.ZoneOffset;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
-import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.exchange.RowChange;
 
@@ -29,6 +30,7 @@ public final class PictureTour extends Application {
     private static Path pictures;
 
     private final Deque<Runnable> steps = new ArrayDeque<>();
+    private final PersonSettings person = PersonSettings.none();
     private LaneSession session;
     private Scene scene;
     private Path folder;
@@ -44,7 +46,7 @@ public final class PictureTour extends Application {
         Files.createDirectories(pictures);
         session = new LaneSession(DemoLane.createWithReturnedCopy(folder, DAY));
         DemoLane.writeDocuments(folder.resolve("inbox"));
-        scene = Window.scene(session, List::of, file -> {});
+        scene = Window.scene(session, List::of, file -> {}, person, Optional.empty());
         stage.setScene(scene);
         stage.show();
         plan();
@@ -86,10 +88,10 @@ public final class PictureTour extends Application {
                     show(ViewId.REVIEW);
                 },
                 "review");
-        step(() -> ((Button) scene.lookup("#toggle-dark")).fire(), "review-dark");
+        step(() -> person.setDark(!person.isDark()), "review-dark");
         step(
                 () -> {
-                    ((Button) scene.lookup("#toggle-dark")).fire();
+                    person.setDark(!person.isDark());
                     ((ToggleButton) scene.lookup("#read-through")).fire();
                 },
                 "reading");

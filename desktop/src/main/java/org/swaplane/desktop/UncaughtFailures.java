@@ -1,9 +1,9 @@
 package org.swaplane.desktop;
 
+import java.util.function.Consumer;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Platform;
-import org.swaplane.desktop.session.LaneSession;
 
 /** What nobody caught is said in the window and logged; it never vanishes. */
 final class UncaughtFailures {
@@ -11,11 +11,11 @@ final class UncaughtFailures {
 
     private UncaughtFailures() {}
 
-    /** From now on such failures are said by this session. */
-    static void goTo(LaneSession session) {
+    /** From now on such failures are told there, on the window's thread. */
+    static void goTo(Consumer<Throwable> told) {
         Thread.setDefaultUncaughtExceptionHandler((thread, failure) -> {
             LOG.log(Level.SEVERE, "not caught in thread " + thread.getName(), failure);
-            Platform.runLater(() -> session.failed(failure));
+            Platform.runLater(() -> told.accept(failure));
         });
     }
 }

@@ -5,6 +5,7 @@ import org.swaplane.desktop.board.BoardView;
 import org.swaplane.desktop.checks.ChecksView;
 import org.swaplane.desktop.dryrun.DryRunView;
 import org.swaplane.desktop.exchange.ExchangeView;
+import org.swaplane.desktop.lanesettings.LaneSettingsView;
 import org.swaplane.desktop.release.ReleaseView;
 import org.swaplane.desktop.review.ReviewView;
 import org.swaplane.desktop.shell.ViewDescriptor;
@@ -17,7 +18,8 @@ final class Views {
             ExchangeView.DESCRIPTOR,
             ReviewView.DESCRIPTOR,
             ChecksView.DESCRIPTOR,
-            ReleaseView.DESCRIPTOR);
+            ReleaseView.DESCRIPTOR,
+            LaneSettingsView.DESCRIPTOR);
 
     private Views() {}
 }

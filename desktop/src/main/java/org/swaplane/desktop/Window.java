@@ -11,6 +11,7 @@ import javafx.scene.layout.StackPane;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.Shell;
@@ -21,25 +22,39 @@ import org.swaplane.desktop.theme.Theme;
 public final class Window {
     private Window() {}
 
-    /** The window of a lane; files dropped on its checks that are not of the lane get a window of their own. */
+    /** The window of a lane, for a person of whom nothing is known. */
     public static Scene scene(LaneSession session, FilePicker picker, FileOpener opener) {
-        return scene(session, picker, opener, Optional.of(files -> Apart.open(files, opener, session)));
+        return scene(session, picker, opener, PersonSettings.none(), Optional.empty());
+    }
+
+    /**
+     * The window of a lane; files dropped on its checks that are not of the lane get a window of their own.
+     *
+     * @param lanes shows all lanes of the person, where there is such a window
+     */
+    static Scene scene(
+            LaneSession session,
+            FilePicker picker,
+            FileOpener opener,
+            PersonSettings person,
+            Optional<Runnable> lanes) {
+        Consumer<List<Path>> apart = files -> AdHocCheckWindow.open(files, opener, person, session.background());
+        return scene(session, new ViewContext(session, picker, opener, Optional.of(apart)), person, lanes);
     }
 
     /** A window for files that belong to no lane. */
-    static Scene apart(LaneSession session, FilePicker picker, FileOpener opener) {
-        return scene(session, picker, opener, Optional.empty());
+    static Scene adHoc(LaneSession session, FilePicker picker, FileOpener opener, PersonSettings person) {
+        return scene(session, new ViewContext(session, picker, opener, Optional.empty()), person, Optional.empty());
     }
 
     private static Scene scene(
-            LaneSession session, FilePicker picker, FileOpener opener, Optional<Consumer<List<Path>>> apart) {
-        ViewContext context = new ViewContext(session, picker, opener, apart);
-        Commands commands = new Commands();
+            LaneSession session, ViewContext context, PersonSettings person, Optional<Runnable> lanes) {
+        Commands commands = new Commands(person);
         Scene scene = new Scene(new StackPane(), 1280, 800);
-        Theme theme = new Theme(scene);
-        Runnable toggleDark =
-                () -> theme.darkProperty().set(!theme.darkProperty().get());
-        scene.setRoot(new Shell(context, Views.ALL, commands, toggleDark));
+        new Theme(scene, person);
+        commands.add("dark", "", () -> true, () -> person.setDark(!person.isDark()));
+        lanes.ifPresent(show -> commands.add("lanes", "Shortcut+O", () -> true, show));
+        scene.setRoot(new Shell(context, Views.ALL, commands));
         commands.listenTo(scene);
         scene.addEventFilter(InputEvent.ANY, event -> {
             if (event instanceof KeyEvent) {

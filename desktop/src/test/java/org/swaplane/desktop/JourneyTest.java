@@ -6,7 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import javafx.event.ActionEvent;
+import javafx.event.Event;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -16,6 +16,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.Test;
 import org.swaplane.check.Finding;
 import org.swaplane.demo.DemoLane;
@@ -165,9 +166,9 @@ class JourneyTest extends LaneWindow {
         interact(() -> session.currentProperty().set(7));
         WaitForAsyncUtils.waitForFxEvents();
 
-        push(KeyCode.CONTROL, KeyCode.T);
+        push(KeyCode.ALT, KeyCode.T);
         write("neu.");
-        push(KeyCode.CONTROL, KeyCode.T);
+        push(KeyCode.ALT, KeyCode.T);
 
         assertThat(now().target(7).tags()).hasSize(2);
         assertThat(now().target(7).plainText()).endsWith("ein.neu.");
@@ -202,7 +203,7 @@ class JourneyTest extends LaneWindow {
         push(KeyCode.CONTROL, KeyCode.ENTER);
         assertThat(now().state(0)).isEqualTo(State.REVIEWED);
         push(KeyCode.ALT, KeyCode.UP);
-        push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.ENTER);
+        push(KeyCode.ALT, KeyCode.U);
 
         assertThat(now().state(0)).isEqualTo(State.TRANSLATED);
     }
@@ -278,7 +279,8 @@ class JourneyTest extends LaneWindow {
         interact(() -> {
             TextField target = lookup("#intake-target-language").queryAs(TextField.class);
             target.setText("de-DE");
-            target.getOnAction().handle(new ActionEvent());
+            Event.fireEvent(
+                    target, new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.ENTER, false, false, false, false));
         });
         waitUntil(this::idle);
         interact(() -> lookup("#intake-cut").queryComboBox().getSelectionModel().select(1));
@@ -339,7 +341,7 @@ class JourneyTest extends LaneWindow {
         takeIn();
         for (ViewDescriptor view : Views.ALL) {
             interact(() -> session.viewProperty().set(view.id()));
-            push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
+            menu("window-menu", "dark");
             assertThat(lookup(".view-title").queryAll()).hasSize(1);
         }
     }

@@ -91,7 +91,12 @@ abstract class LaneWindow extends ApplicationTest {
 
     /** Runs a command by the menu of the view in front. */
     final void menu(String command) {
-        MenuButton menu = lookup("#commands-menu").queryAs(MenuButton.class);
+        menu("commands-menu", command);
+    }
+
+    /** Runs a command by one of the menus. */
+    final void menu(String id, String command) {
+        MenuButton menu = lookup("#" + id).queryAs(MenuButton.class);
         interact(() -> {
             menu.show();
             menu.getItems().stream()

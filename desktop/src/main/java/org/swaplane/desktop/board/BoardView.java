@@ -14,7 +14,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.DatePicker;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
@@ -57,7 +56,6 @@ public final class BoardView implements View {
     private final HBox bulk;
     private final CommandMenu menu = new CommandMenu();
     private final IntakePanel intake;
-    private final ScrollPane intakeScroll;
     private final Button choose;
     private final PauseTransition chosenLater = new PauseTransition(LEAFING);
     private final VBox node;
@@ -91,12 +89,10 @@ public final class BoardView implements View {
         HBox.setHgrow(totals, Priority.ALWAYS);
         table.getSelectionModel().getSelectedItems().addListener((javafx.beans.Observable list) -> selectionChanged());
         chosenLater.setOnFinished(event -> choose());
-        intakeScroll = new ScrollPane(intake);
-        intakeScroll.setFitToWidth(true);
-        List.of(table, intakeScroll).forEach(each -> VBox.setVgrow(each, Priority.ALWAYS));
+        List.of(table, intake).forEach(each -> VBox.setVgrow(each, Priority.ALWAYS));
         bulk = bulk();
         HBox bar = Parts.row(Parts.title("view.board"), filter, group, totals, choose, menu);
-        node = Parts.styled(new VBox(bar, empty, intakeScroll, table, bulk, panel), "view");
+        node = Parts.styled(new VBox(bar, empty, intake, table, bulk, panel), "view");
         session.intakes().property().addListener((property, before, now) -> showIntake());
         showIntake();
     }
@@ -184,11 +180,8 @@ public final class BoardView implements View {
     /** What waits to be added needs the room; the tracks come back when it is decided on. */
     private void showIntake() {
         intake.show(session.intakes().property().get());
-        Parts.showIf(intakeScroll, !intake.isEmpty());
         refresh();
-        if (intake.isEmpty()) {
-            Platform.runLater(table::requestFocus);
-        }
+        Platform.runLater(intake.isEmpty() ? this::focus : intake::focusAccept);
     }
 
     private void receive(FilePicker from) {

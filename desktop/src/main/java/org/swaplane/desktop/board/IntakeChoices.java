@@ -7,12 +7,15 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -22,6 +25,8 @@ import org.swaplane.desktop.session.Intakes;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.text.Choice;
+import org.swaplane.desktop.text.LanguageField;
+import org.swaplane.desktop.text.LanguagesField;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.LanguageCode;
@@ -37,17 +42,18 @@ final class IntakeChoices extends VBox {
 
     private final LaneSession session;
     private final FilePicker picker;
-    private final TextField source = field("intake-source-language");
-    private final TextField target = field("intake-target-language");
+    private final LanguageField source;
+    private final LanguagesField targets;
     private final ComboBox<Cut> cut = Choice.of(
             "intake-cut",
             List.of(Cut.values()),
             each -> Strings.say("cut." + each.name().toLowerCase(Locale.ROOT)));
     private final CheckBox onlyThis = new CheckBox(Strings.say("intake.only-this"));
-    private final HBox sourceRow = Parts.row(new Label(Strings.say("intake.ask-source")), source);
-    private final HBox targetRow = Parts.row(new Label(Strings.say("intake.ask-target")), target);
+    private final HBox sourceRow;
+    private final HBox targetRow;
     private final HBox cutRow = Parts.row(new Label(Strings.say("intake.ask-cut")), cut);
     private final VBox sample = Parts.styled(new VBox(), "intake-sample");
+    private final Supplier<Set<Arrival>> selected;
     private List<String> shown = List.of();
     private Arrival inspected;
     private boolean showing;
@@ -59,34 +65,27 @@ final class IntakeChoices extends VBox {
         OWN
     }
 
-    IntakeChoices(LaneSession session, FilePicker picker) {
+    /** {@code selected} are the files of the table that a choice is about, where they are several. */
+    IntakeChoices(LaneSession session, FilePicker picker, Supplier<Set<Arrival>> selected) {
         this.session = session;
         this.picker = picker;
+        this.selected = selected;
+        List<String> last = session.person().lastLanguages();
+        source = new LanguageField("intake-source-language", last);
+        targets = new LanguagesField("intake-target-language", last);
+        sourceRow = Parts.row(new Label(Strings.say("intake.ask-source")), source);
+        targetRow = Parts.row(new Label(Strings.say("intake.ask-target")), targets);
         getStyleClass().add("column");
         cut.setOnAction(event -> cutChosen());
         onlyThis.setId("intake-only-this");
-        for (TextField field : List.of(source, target)) {
-            field.setOnAction(event -> readInLanguages());
-            field.focusedProperty().addListener((property, before, focused) -> {
-                if (!focused) {
-                    readInLanguages();
-                }
-            });
-        }
+        source.onChosen(code -> readInLanguages());
+        targets.onChange(codes -> readInLanguages());
         getChildren().add(Parts.styled(new FlowPane(sourceRow, targetRow, cutRow, onlyThis), "wrapped-row"));
     }
 
     /** How the file in hand is cut. */
     Node sample() {
         return sample;
-    }
-
-    private static TextField field(String id) {
-        TextField field = new TextField();
-        field.setId(id);
-        field.setPrefColumnCount(6);
-        field.setPromptText(Strings.say("intake.language-example"));
-        return field;
     }
 
     /** What is asked for the files that wait, with a sample of {@code arrival} where that is a document. */
@@ -101,8 +100,10 @@ final class IntakeChoices extends VBox {
         Parts.showIf(cutRow, anyDocument);
         Parts.showIf(onlyThis, intake.arrivals().size() > 1 && (anyDocument || namesNone));
         if (arrival.role().isTrack()) {
-            source.setText(arrival.document().sourceLanguage());
-            target.setText(arrival.document().targetLanguage());
+            source.setCode(arrival.document().sourceLanguage());
+            if (another || targets.codes().isEmpty()) {
+                targets.setCodes(targetsOf(arrival));
+            }
             cut.setValue(cutOf(arrival.options().segmentation()));
         }
         shown = typed();
@@ -111,6 +112,15 @@ final class IntakeChoices extends VBox {
         }
         showSample(arrival);
         showing = false;
+    }
+
+    /** A document goes into all languages of the lane, if its first is among them. */
+    private List<String> targetsOf(Arrival arrival) {
+        String own = arrival.document().targetLanguage();
+        List<String> ofLane = session.lane().settings().targetLanguages();
+        return arrival.role() == Arrival.Role.DOCUMENT && (own.isEmpty() || ofLane.contains(own))
+                ? ofLane
+                : own.isEmpty() ? List.of() : List.of(own);
     }
 
     private static Cut cutOf(SegmentationRules rules) {
@@ -177,42 +187,56 @@ final class IntakeChoices extends VBox {
                 && !typed().equals(shown)
                 && typedFault().isEmpty()) {
             shown = typed();
-            session.intakes().readAgain(meant(), how -> how.inLanguages(code(source), code(target)));
+            session.intakes().readAgain(meant(), how -> how.inLanguages(source.code(), target()));
         }
     }
 
-    /** The files that a choice is about. */
+    /** The files that a choice is about: those that are selected, where they are several. */
     private Predicate<Arrival> meant() {
-        return onlyThis.isSelected()
-                ? arrival -> arrival == inspected
-                : arrival -> arrival.role() == Arrival.Role.DOCUMENT || namesNoTarget(arrival);
+        Set<Arrival> several = selected.get();
+        if (onlyThis.isSelected()) {
+            return arrival -> several.size() > 1 ? several.contains(arrival) : arrival == inspected;
+        }
+        return arrival -> arrival.role() == Arrival.Role.DOCUMENT || namesNoTarget(arrival);
     }
 
     /** How a file is read in the languages that were typed; a language that it states itself needs not be said. */
-    private FileOptions inTyped(Arrival arrival) {
-        boolean same = arrival.document().sourceLanguage().equals(code(source))
-                && arrival.document().targetLanguage().equals(code(target));
-        return same ? arrival.options() : arrival.options().inLanguages(code(source), code(target));
+    private FileOptions in(Arrival arrival, String target) {
+        boolean same = arrival.document().sourceLanguage().equals(source.code())
+                && arrival.document().targetLanguage().equals(target);
+        return same ? arrival.options() : arrival.options().inLanguages(source.code(), target);
+    }
+
+    /** The language in which the files that wait are read. */
+    private String target() {
+        return targets.codes().stream().findFirst().orElse("");
     }
 
     private List<String> typed() {
-        return List.of(code(source), code(target));
+        return List.of(source.code(), target());
     }
 
     private String typedFault() {
-        return LanguageCode.fault(code(source)) + LanguageCode.fault(code(target));
+        return LanguageCode.fault(source.code())
+                + targets.codes().stream().map(LanguageCode::fault).collect(Collectors.joining());
     }
 
-    private static String code(TextField field) {
-        return field.getText().strip();
+    /** A document becomes a track for each target language, a bilingual file that names none for the first. */
+    private Stream<Arrival> inAllTargets(Arrival arrival) {
+        if (!arrival.role().isTrack() || !meant().test(arrival)) {
+            return Stream.of(arrival);
+        }
+        List<String> wanted = targets.codes();
+        boolean severalTimes = arrival.role() == Arrival.Role.DOCUMENT && wanted.size() > 1;
+        return severalTimes
+                ? wanted.stream().map(target -> arrival.with(in(arrival, target)))
+                : Stream.of(arrival.with(in(arrival, target())));
     }
 
     /** These files as they shall be taken in; empty when a language is missing or wrong, which has been said then. */
     Optional<List<Arrival>> chosen(List<Arrival> accepted) {
         String fault = typedFault();
-        List<Arrival> ready = accepted.stream()
-                .map(each -> each.role().isTrack() && meant().test(each) ? each.with(inTyped(each)) : each)
-                .toList();
+        List<Arrival> ready = accepted.stream().flatMap(this::inAllTargets).toList();
         Optional<Arrival> speechless =
                 ready.stream().filter(IntakeChoices::lacksLanguage).findFirst();
         if (fault.isEmpty() && speechless.isEmpty()) {
@@ -225,7 +249,7 @@ final class IntakeChoices extends VBox {
                                 "intake.language-needed",
                                 speechless.get().source().name())
                         : fault);
-        (code(source).isEmpty() && sourceRow.isVisible() ? source : target).requestFocus();
+        (source.code().isEmpty() && sourceRow.isVisible() ? source : targets.field()).requestFocus();
         return Optional.empty();
     }
 

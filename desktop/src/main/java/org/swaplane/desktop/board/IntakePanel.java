@@ -1,13 +1,16 @@
 package org.swaplane.desktop.board;
 
+import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.Intakes;
@@ -25,8 +28,7 @@ import org.swaplane.intake.Arrival;
 /** What a new file is, before it is accepted. */
 final class IntakePanel extends VBox {
     private static final int MOST_PROBLEMS = 20;
-    private static final int MOST_ROWS = 6;
-    private static final double ROW_HEIGHT = 32;
+    private static final double DETAILS = 260;
 
     private final Label name = Parts.styled(new Label(), "heading");
     private final GridPane facts = Parts.styled(new GridPane(), "facts");
@@ -34,8 +36,10 @@ final class IntakePanel extends VBox {
     private final Label parts = Parts.quiet("");
     private final IntakeChoices choices;
     private final DocumentChoices document;
-    private final ListView<Arrival> list = new ListView<>();
     private final Set<Arrival> chosen = new LinkedHashSet<>();
+    private final ArrivalTable table = new ArrivalTable(chosen, this::showAccept);
+    private final ScrollPane details = new ScrollPane();
+    private final Label totals = Parts.quiet("");
     private final Button accept = Parts.primary("accept-intake", "intake.accept", this::accept);
     private final Button look;
     private Intakes.Intake waiting;
@@ -45,30 +49,38 @@ final class IntakePanel extends VBox {
     IntakePanel(LaneSession session, FilePicker picker) {
         this.session = session;
         this.foreign = new ForeignPanel(session, picker);
-        this.choices = new IntakeChoices(session, picker);
+        this.choices = new IntakeChoices(session, picker, table::selected);
         this.document = new DocumentChoices(session);
         this.look = Parts.button("look-at-returned", "intake.look", () -> session.exchange()
-                .show(list.getSelectionModel().getSelectedItem().returned().orElseThrow()));
-        list.setId("arrivals");
-        list.setFixedCellSize(ROW_HEIGHT);
-        list.setMinHeight(ROW_HEIGHT);
-        list.setCellFactory(view -> new ArrivalCell(chosen, this::showAccept));
-        list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> inspect(now));
-        getStyleClass().addAll("card", "intake");
+                .show(table.getSelectionModel().getSelectedItem().returned().orElseThrow()));
+        table.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> inspect(now));
+        getStyleClass().addAll("intake");
         setId("intake");
+        VBox.setVgrow(table, Priority.ALWAYS);
+        VBox about =
+                Parts.styled(new VBox(name, facts, parts, document, choices.sample(), problems, foreign), "column");
+        about.getStyleClass().add("card");
+        details.setContent(about);
+        details.setFitToWidth(true);
+        VBox.setVgrow(details, Priority.ALWAYS);
         getChildren()
                 .addAll(
-                        list,
-                        name,
+                        table,
+                        details,
                         choices,
-                        Parts.row(accept, look, Parts.button("leave-intake", "intake.leave", session.intakes()::leave)),
-                        facts,
-                        parts,
-                        document,
-                        choices.sample(),
-                        problems,
-                        foreign);
+                        Parts.row(
+                                totals,
+                                Parts.spacer(),
+                                look,
+                                Parts.button("leave-intake", "intake.leave", session.intakes()::leave),
+                                accept));
+        totals.setWrapText(false);
         problems.setId("intake-problems");
+    }
+
+    /** The keyboard goes to what is done next. */
+    void focusAccept() {
+        accept.requestFocus();
     }
 
     /** Whether nothing waits. */
@@ -83,17 +95,16 @@ final class IntakePanel extends VBox {
         if (intake == null) {
             return;
         }
-        int before = Math.max(0, list.getSelectionModel().getSelectedIndex());
+        int before = Math.max(0, table.getSelectionModel().getSelectedIndex());
         chosen.clear();
-        intake.arrivals().stream()
-                .filter(each -> each.role() != Arrival.Role.UNREADABLE && each.role() != Arrival.Role.RETURNED)
-                .forEach(chosen::add);
-        list.getItems().setAll(intake.arrivals());
+        intake.arrivals().stream().filter(ArrivalTable::isAddable).forEach(chosen::add);
+        table.getItems().setAll(intake.arrivals());
         boolean several = intake.arrivals().size() > 1;
-        Parts.showIf(list, several);
-        list.setPrefHeight(Math.min(MOST_ROWS, intake.arrivals().size()) * ROW_HEIGHT + 2);
-        list.getSelectionModel().select(Math.min(before, intake.arrivals().size() - 1));
-        inspect(list.getSelectionModel().getSelectedItem());
+        Parts.showIf(table, several);
+        details.setMaxHeight(several ? DETAILS : Double.MAX_VALUE);
+        table.sort();
+        table.getSelectionModel().select(Math.min(before, intake.arrivals().size() - 1));
+        inspect(table.getSelectionModel().getSelectedItem());
         showAccept();
     }
 
@@ -101,6 +112,28 @@ final class IntakePanel extends VBox {
         accept.setText(
                 Strings.say(waiting.arrivals().size() > 1 ? "intake.accept-all" : "intake.accept", chosen.size()));
         accept.setDisable(chosen.isEmpty());
+        totals.setText(totals());
+    }
+
+    /** How many of each kind are to be added, and how much that is. */
+    private String totals() {
+        Map<Arrival.Role, Long> kinds = chosen.stream()
+                .collect(Collectors.groupingBy(
+                        Arrival::role, () -> new EnumMap<>(Arrival.Role.class), Collectors.counting()));
+        String words = Strings.say(
+                "intake.totals",
+                chosen.stream()
+                        .flatMap(each -> each.counts().stream())
+                        .mapToLong(Counts::segments)
+                        .sum(),
+                chosen.stream()
+                        .flatMap(each -> each.counts().stream())
+                        .mapToLong(Counts::words)
+                        .sum());
+        return kinds.entrySet().stream()
+                        .map(kind -> Strings.say("intake.kind", kind.getValue(), ArrivalTable.words(kind.getKey())))
+                        .collect(Collectors.joining(" · "))
+                + (kinds.isEmpty() ? "" : " · " + words);
     }
 
     /** Shows one of the files that wait. */

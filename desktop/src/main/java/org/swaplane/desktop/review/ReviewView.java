@@ -181,20 +181,20 @@ public final class ReviewView implements View {
     public void addCommands(Commands commands) {
         BooleanSupplier here = () -> session.viewProperty().get().equals(ViewId.REVIEW) && session.hasSegments();
         commands.add("reviewed", "Shortcut+Enter", here, model::reviewed);
-        commands.add("open-again", "Shortcut+Shift+Enter", here, () -> model.setState(State.TRANSLATED));
+        commands.add("open-again", "Alt+U", here, () -> model.setState(State.TRANSLATED));
         commands.add("final", "", here, () -> model.setState(State.FINAL));
         commands.add("clear-prefilled", "", here, () -> clearPrefilled(false));
         commands.add("next-segment", "Alt+Down", here, () -> model.move(1));
         commands.add("previous-segment", "Alt+Up", here, () -> model.move(-1));
         commands.add("page-down", "Alt+Page_Down", here, () -> model.move(20));
         commands.add("page-up", "Alt+Page_Up", here, () -> model.move(-20));
-        commands.add("insert-tag", "Shortcut+T", here, this::insertTag);
+        commands.add("insert-tag", "Alt+T", here, this::insertTag);
         commands.add("special-character", "Alt+I", here, bench::openCharacters);
-        commands.add("copy-source", "Shortcut+Shift+S", here, model::copySource);
+        commands.add("copy-source", "Alt+C", here, model::copySource);
         commands.add("take-proposal", "Alt+P", here, () -> model.takeProposal(0));
-        commands.add("lock", "Shortcut+L", here, model::toggleLock);
+        commands.add("lock", "Alt+L", here, model::toggleLock);
         commands.add("clear-source-copies", "", here, () -> clearPrefilled(true));
-        commands.add("propagate", "Shortcut+Shift+R", here, this::propagate);
+        commands.add("propagate", "Alt+G", here, this::propagate);
         commands.add("fix", "Alt+F", here, model::fixFirst);
         BooleanSupplier inDocument =
                 () -> here.getAsBoolean() && session.snapshot().isDocument();

@@ -174,7 +174,7 @@ public final class Checking {
                             NewFile.write(file, true, out -> out.write(json));
                             return file;
                         },
-                        saved -> session.notify(Notification.Tone.DONE, Strings.say("checks.profile-saved", saved)));
+                        saved -> session.written(Strings.say("checks.profile-saved", saved), saved));
     }
 
     /** Another track is shown; what was found in it as a part of the lane still holds. */
@@ -332,6 +332,6 @@ public final class Checking {
                                     .write(session.lane().tracks(), file, true, progress);
                             return file;
                         },
-                        written -> session.notify(Notification.Tone.DONE, Strings.say("checks.reported", written)));
+                        written -> session.written(Strings.say("checks.reported", written), written));
     }
 }

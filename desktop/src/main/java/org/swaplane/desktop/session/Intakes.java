@@ -15,6 +15,7 @@ import org.swaplane.format.FileOptions;
 import org.swaplane.intake.Arrival;
 import org.swaplane.intake.Arrivals;
 import org.swaplane.lane.Lane;
+import org.swaplane.lane.LaneDetail;
 import org.swaplane.lane.LaneWriter;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSummary;
@@ -24,7 +25,7 @@ import org.swaplane.task.Progress;
 /** What arrives: read, looked at, corrected, and taken in. */
 public final class Intakes {
     private final LaneSession session;
-    private final Defaults defaults;
+    private final PersonSettings defaults;
     private final ReadOnlyObjectWrapper<Intake> intake = new ReadOnlyObjectWrapper<>();
 
     /** Files that wait to be accepted. */
@@ -38,7 +39,7 @@ public final class Intakes {
         }
     }
 
-    Intakes(LaneSession session, Defaults defaults) {
+    Intakes(LaneSession session, PersonSettings defaults) {
         this.session = session;
         this.defaults = defaults;
     }
@@ -186,8 +187,13 @@ public final class Intakes {
         }
     }
 
-    /** The languages of the newest track; in an empty lane, those of the lane before. */
+    /** The languages of the lane; where none are set, those of the newest track, and in an empty lane those of the lane before. */
     public FileOptions lastLanguages() {
+        List<String> targets = lane().settings().targetLanguages();
+        String source = lane().settings().detail(LaneDetail.SOURCE_LANGUAGE);
+        if (!targets.isEmpty() && !source.isEmpty()) {
+            return FileOptions.ofLanguages(source, targets.get(0));
+        }
         List<Track> tracks = lane().tracks();
         if (tracks.isEmpty()) {
             return defaults.languages();

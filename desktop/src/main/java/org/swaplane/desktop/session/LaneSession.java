@@ -1,5 +1,6 @@
 package org.swaplane.desktop.session;
 
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.EnumSet;
@@ -19,6 +20,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.Directions;
 import org.swaplane.lane.Lane;
+import org.swaplane.lane.LaneDetail;
 import org.swaplane.lane.LaneListener;
 import org.swaplane.lane.Step;
 import org.swaplane.lane.Track;
@@ -32,6 +34,7 @@ import org.swaplane.task.CannotProceedException;
  */
 public final class LaneSession {
     private final Lane lane;
+    private final PersonSettings person;
     private final Background background;
     private final Executor window;
     private final LaneEvents events;
@@ -53,21 +56,25 @@ public final class LaneSession {
     /** As the lane's writer said last; what is shown is this with everything over it that is not written yet. */
     private TrackSnapshot confirmed;
 
+    /** The segment at which the track begins that is being read. */
+    private int begin;
+
     private boolean telling;
     private boolean open = true;
 
     public LaneSession(Lane lane) {
-        this(lane, Defaults.none());
+        this(lane, PersonSettings.none());
     }
 
-    /** {@code defaults} are for a lane that is still empty. */
-    public LaneSession(Lane lane, Defaults defaults) {
-        this(lane, defaults, Platform::runLater);
+    /** What the person chose is for a lane that is still empty. */
+    public LaneSession(Lane lane, PersonSettings person) {
+        this(lane, person, Platform::runLater);
     }
 
     /** {@code window} runs what belongs to the window's thread, which is the one that calls. */
-    public LaneSession(Lane lane, Defaults defaults, Executor window) {
+    public LaneSession(Lane lane, PersonSettings person, Executor window) {
         this.lane = lane;
+        this.person = person;
         this.window = work -> window.execute(() -> {
             if (open) {
                 work.run();
@@ -75,7 +82,7 @@ public final class LaneSession {
         });
         this.background = new Background(this.window, this::failed);
         this.editing = new Editing(this, this.window);
-        this.intakes = new Intakes(this, defaults);
+        this.intakes = new Intakes(this, person);
         this.exchange = new Exchange(this);
         this.dryRuns = new DryRuns(this);
         this.checking = new Checking(this, this.window);
@@ -232,6 +239,20 @@ public final class LaneSession {
         return removal;
     }
 
+    /** What holds for the person in all lanes. */
+    public PersonSettings person() {
+        return person;
+    }
+
+    public void set(LaneDetail detail, String value) {
+        lane.settings().set(detail, value).whenComplete(this::sayFailure);
+    }
+
+    /** Lets the default hold again. */
+    public void reset(LaneDetail detail) {
+        lane.settings().reset(detail).whenComplete(this::sayFailure);
+    }
+
     /** Sets until when tracks are to be delivered. */
     public void setDue(Collection<Track> tracks, Optional<LocalDate> due) {
         lane.trackStore().setDue(tracks, due).whenComplete(this::sayFailure);
@@ -287,6 +308,11 @@ public final class LaneSession {
         message.set(new Notification(tone, text));
     }
 
+    /** Says that a file was written, with a way to it. */
+    public void written(String text, Path file) {
+        message.set(new Notification(Notification.Tone.DONE, text, Optional.of(file)));
+    }
+
     public void dismissMessage() {
         message.set(null);
     }
@@ -305,6 +331,20 @@ public final class LaneSession {
             Throwable cause = failure.getCause() == null ? failure : failure.getCause();
             window.execute(() -> failed(cause));
         }
+    }
+
+    /** Shows a track at one of its segments. */
+    public void choose(Track chosen, int index) {
+        begin = Math.max(0, index);
+        choose(chosen);
+        if (snapshot() != null) {
+            beginAt();
+        }
+    }
+
+    private void beginAt() {
+        current.set(Math.min(begin, Math.max(0, snapshot().size() - 1)));
+        begin = 0;
     }
 
     /** Shows a track; its file is read first where that was not done yet. */
@@ -334,6 +374,9 @@ public final class LaneSession {
         if (track.get() == of && confirmed == null) {
             confirmed = read;
             snapshot.set(editing.over(read));
+            if (begin > 0) {
+                beginAt();
+            }
             editing.entered();
             checking.loaded();
             changed(Topic.TRACK);

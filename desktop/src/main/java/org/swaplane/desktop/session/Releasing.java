@@ -130,7 +130,9 @@ public final class Releasing {
                 .run(
                         Strings.say("task.release", of.name()),
                         progress -> delivery.release(of, delivery.gate(of, progress), overrideReason, progress),
-                        receipt -> session.notify(Notification.Tone.DONE, Strings.say("release.done", receipt.file())));
+                        receipt -> session.written(
+                                Strings.say("release.done", receipt.file()),
+                                session.lane().folder().resolve("out").resolve(receipt.file())));
     }
 
     /** Releases all of these whose conditions are met, and says which are not. */

@@ -29,7 +29,7 @@ public final class Saving {
                         },
                         written -> {
                             saved.put(of.track(), of.edits().hashCode());
-                            session.notify(Notification.Tone.DONE, Strings.say("apart.saved", written));
+                            session.written(Strings.say("apart.saved", written), written);
                         });
     }
 

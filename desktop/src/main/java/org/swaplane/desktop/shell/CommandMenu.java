@@ -8,8 +8,13 @@ import org.swaplane.desktop.text.Strings;
 /** The one button of a view behind which all its commands stand, with their keys. */
 public final class CommandMenu extends MenuButton {
     public CommandMenu() {
-        super(Strings.say("menu.commands"));
-        setId("commands-menu");
+        this("commands-menu", "menu.commands");
+    }
+
+    /** {@code id} for tests, {@code key} of its title. */
+    public CommandMenu(String id, String key) {
+        super(Strings.say(key));
+        setId(id);
         setMinWidth(USE_PREF_SIZE);
         setFocusTraversable(false);
     }
@@ -30,7 +35,7 @@ public final class CommandMenu extends MenuButton {
         // Shown only: keys are listened to by the table of commands.
         command.keys().ifPresent(keys -> item.setText(command.words() + "   " + command.keyWords()));
         item.setId("menu-" + command.id());
-        item.setDisable(!command.enabled().getAsBoolean());
+        item.setDisable(!command.isEnabled());
         item.setOnAction(event -> command.run());
         return item;
     }

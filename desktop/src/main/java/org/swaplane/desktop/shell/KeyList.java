@@ -1,57 +1,173 @@
 package org.swaplane.desktop.shell;
 
+import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 
-/** All keys in one place. */
+/** All commands with their keys, by view. A key is changed by pressing another one; the table can be saved and read as a file. */
 final class KeyList extends StackPane {
-    private static final double WIDEST = 400;
-
     private final Commands commands;
-    private final GridPane grid = Parts.styled(new GridPane(), "key-list");
+    private final KeyBindings bindings;
+    private final FilePicker picker;
+    private final Runnable closed;
+    private final VBox groups = Parts.styled(new VBox(), "column");
+    private final Label said = Parts.quiet("");
+    private AppCommand changing;
 
-    KeyList(Commands commands) {
+    /** {@code closed} gives the keyboard back to the view in front. */
+    KeyList(Commands commands, FilePicker picker, Runnable closed) {
         this.commands = commands;
+        this.bindings = new KeyBindings(commands);
+        this.picker = picker;
+        this.closed = closed;
         getStyleClass().add("overlay");
         setId("key-list");
+        ScrollPane scroll = new ScrollPane(groups);
+        scroll.setFitToWidth(true);
         VBox box = Parts.styled(
-                new VBox(Parts.heading("keys.title"), grid, Parts.quiet(Strings.say("keys.close"))), "palette");
-        box.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
+                new VBox(
+                        Parts.heading("keys.title"),
+                        Parts.quiet(Strings.say("keys.hint")),
+                        scroll,
+                        said,
+                        Parts.row(
+                                Parts.button("keys-export", "keys.export", this::export),
+                                Parts.button("keys-import", "keys.import", this::read),
+                                Parts.button("keys-reset", "keys.reset", this::reset),
+                                Parts.spacer(),
+                                Parts.primary("keys-close", "keys.close", this::close))),
+                "palette");
+        box.setMaxSize(760, 620);
+        said.setId("keys-said");
         getChildren().add(box);
-        setOnMouseClicked(event -> setVisible(false));
-        addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-            setVisible(false);
-            event.consume();
+        setOnMouseClicked(event -> {
+            if (event.getTarget() == this) {
+                close();
+            }
         });
+        addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         setVisible(false);
     }
 
-    private static Label words(AppCommand command) {
-        Label words = new Label(command.words());
-        words.setWrapText(true);
-        words.setMaxWidth(WIDEST);
-        words.setMinHeight(USE_PREF_SIZE);
-        return words;
+    void open() {
+        changing = null;
+        said.setText("");
+        show();
+        setVisible(true);
+        lookup("#keys-close").requestFocus();
     }
 
-    void open() {
-        grid.getChildren().clear();
-        List<AppCommand> withKeys = commands.all().stream()
-                .filter(command -> !command.keyWords().isEmpty())
-                .toList();
-        int rows = (withKeys.size() + 1) / 2;
-        for (int i = 0; i < withKeys.size(); i++) {
-            int column = i / rows * 2;
-            grid.add(Parts.styled(new Label(withKeys.get(i).keyWords()), "key"), column, i % rows);
-            grid.add(words(withKeys.get(i)), column + 1, i % rows);
+    private void close() {
+        setVisible(false);
+        closed.run();
+    }
+
+    private void show() {
+        groups.getChildren().clear();
+        for (String group : commands.groups()) {
+            groups.getChildren().addAll(title(group), table(commands.of(group)));
         }
-        setVisible(true);
-        requestFocus();
+    }
+
+    private static Label title(String group) {
+        String key = group.equals(Commands.WINDOW) ? "keys.everywhere" : "view." + group;
+        return Parts.styled(new Label(Strings.say(key)), "heading");
+    }
+
+    private GridPane table(List<AppCommand> of) {
+        GridPane table = Parts.styled(new GridPane(), "key-list");
+        for (int i = 0; i < of.size(); i++) {
+            AppCommand command = of.get(i);
+            Button keys = new Button(
+                    changing == command
+                            ? Strings.say("keys.press")
+                            : command.keyWords().isEmpty() ? Strings.say("keys.none") : command.keyWords());
+            keys.getStyleClass().addAll("small", "key");
+            keys.setId("keys-" + command.id());
+            keys.setPrefWidth(200);
+            keys.setAccessibleText(Strings.say("keys.change", command.words()));
+            keys.setOnAction(event -> change(command));
+            Label words = new Label(command.words());
+            words.setWrapText(true);
+            table.addRow(i, keys, words);
+        }
+        return table;
+    }
+
+    private void change(AppCommand command) {
+        changing = command;
+        said.setText(Strings.say("keys.press-for", command.words()));
+        show();
+        lookup("#keys-" + command.id()).requestFocus();
+    }
+
+    private void pressed(KeyEvent event) {
+        if (changing == null) {
+            if (event.getCode() == KeyCode.ESCAPE || event.getCode() == KeyCode.F1) {
+                close();
+                event.consume();
+            }
+            return;
+        }
+        event.consume();
+        if (event.getCode().isModifierKey()) {
+            return;
+        }
+        AppCommand command = changing;
+        changing = null;
+        if (event.getCode() == KeyCode.ESCAPE) {
+            said.setText("");
+        } else if (event.getCode() == KeyCode.BACK_SPACE || event.getCode() == KeyCode.DELETE) {
+            bindings.set(command, "");
+            said.setText(Strings.say("keys.removed", command.words()));
+        } else {
+            give(command, KeyBindings.of(event));
+        }
+        show();
+        lookup("#keys-" + command.id()).requestFocus();
+    }
+
+    private void give(AppCommand command, KeyCombination keys) {
+        Optional<AppCommand> other = commands.conflict(command, keys);
+        if (other.isPresent()) {
+            said.setText(Strings.say(
+                    "keys.conflict", keys.getDisplayText(), other.get().words()));
+        } else if (!KeyBindings.isUsable(keys)) {
+            said.setText(Strings.say("keys.types", keys.getDisplayText()));
+        } else {
+            bindings.set(command, keys.getName());
+            said.setText(Strings.say("keys.given", command.words(), keys.getDisplayText()));
+        }
+    }
+
+    private void export() {
+        picker.chooseTarget("swap-lane-keys.json").ifPresent((Path file) -> bindings.write(file, said::setText));
+    }
+
+    private void read() {
+        picker.chooseFiles().stream()
+                .findFirst()
+                .ifPresent(file -> bindings.read(file, words -> {
+                    said.setText(words);
+                    show();
+                }));
+    }
+
+    private void reset() {
+        bindings.reset();
+        said.setText(Strings.say("keys.were-reset"));
+        show();
     }
 }

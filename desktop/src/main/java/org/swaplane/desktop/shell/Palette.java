@@ -26,13 +26,16 @@ final class Palette extends StackPane {
     private final ListView<Entry> list = new ListView<>();
     private final Commands commands;
     private final LaneSession session;
+    private final Runnable closed;
     /** So many searches were begun; only the last one is shown. */
     private long searches;
 
     /** A line of the palette. */
     private record Entry(String words, String hint, Runnable action) {}
 
-    Palette(Commands commands, LaneSession session) {
+    /** {@code closed} gives the keyboard back to the view in front. */
+    Palette(Commands commands, LaneSession session, Runnable closed) {
+        this.closed = closed;
         this.commands = commands;
         this.session = session;
         getStyleClass().add("overlay");
@@ -71,6 +74,7 @@ final class Palette extends StackPane {
         int chosen = list.getSelectionModel().getSelectedIndex();
         if (code == KeyCode.ESCAPE) {
             close();
+            closed.run();
         } else if (code == KeyCode.ENTER) {
             runChosen();
         } else if (code == KeyCode.DOWN || code == KeyCode.UP) {
@@ -86,6 +90,7 @@ final class Palette extends StackPane {
         Entry entry = list.getSelectionModel().getSelectedItem();
         if (entry != null) {
             close();
+            closed.run();
             entry.action().run();
         }
     }
@@ -94,8 +99,7 @@ final class Palette extends StackPane {
         String wanted = text.strip().toLowerCase(Locale.ROOT);
         List<Entry> found = new ArrayList<>();
         for (AppCommand command : commands.all()) {
-            if (command.enabled().getAsBoolean()
-                    && command.words().toLowerCase(Locale.ROOT).contains(wanted)) {
+            if (command.isEnabled() && command.words().toLowerCase(Locale.ROOT).contains(wanted)) {
                 found.add(new Entry(command.words(), command.keyWords(), command::run));
             }
         }

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
@@ -34,7 +36,7 @@ public final class Shell extends StackPane {
     private final KeyList keys;
 
     /** Makes the views; they add what their keys do to {@code commands}, and so does the frame. */
-    public Shell(ViewContext context, List<ViewDescriptor> descriptors, Commands commands, Runnable toggleDark) {
+    public Shell(ViewContext context, List<ViewDescriptor> descriptors, Commands commands) {
         this.session = context.session();
         this.descriptors = List.copyOf(descriptors);
         for (ViewDescriptor descriptor : descriptors) {
@@ -45,19 +47,22 @@ public final class Shell extends StackPane {
         }
         commands.begin(Commands.WINDOW);
         addViewCommands(commands);
-        this.palette = new Palette(commands, session);
-        this.keys = new KeyList(commands);
+        this.palette = new Palette(commands, session, this::focusFront);
+        this.keys = new KeyList(commands, context.picker(), this::focusFront);
         AppCommand openPalette = commands.add("palette", "Shortcut+K", () -> true, palette::open);
-        AppCommand dark = commands.add("dark", "Shortcut+Shift+L", () -> true, toggleDark);
         commands.add("keys", "F1", () -> true, keys::open);
-        this.messages = new MessageBar(session);
+        this.messages = new MessageBar(session.messageProperty(), context.opener(), session::dismissMessage);
+        StackPane.setAlignment(messages, Pos.BOTTOM_CENTER);
+        StackPane.setMargin(messages, new Insets(0, 24, 16, 24));
         this.rail = new Rail(session, descriptors);
-        this.strip = new Strip(session, openPalette, dark);
+        CommandMenu menu = new CommandMenu("window-menu", "menu.window");
+        menu.offer(commands.of(Commands.WINDOW));
+        this.strip = new Strip(session, openPalette, menu);
         frame.getStyleClass().add("frame");
         frame.setTop(strip);
         frame.setLeft(rail);
         frame.setCenter(centre);
-        getChildren().addAll(frame, palette, keys);
+        getChildren().addAll(frame, messages, palette, keys);
         session.viewProperty().addListener((property, before, now) -> show(now));
         session.onChange(topics -> refresh());
         setOnDragOver(this::dragOver);
@@ -69,6 +74,10 @@ public final class Shell extends StackPane {
                 .addListener((property, before, now) -> Platform.runLater(
                         () -> views.get(session.viewProperty().get()).focus()));
         count();
+    }
+
+    private void focusFront() {
+        views.get(session.viewProperty().get()).focus();
     }
 
     private void addViewCommands(Commands commands) {
@@ -86,7 +95,7 @@ public final class Shell extends StackPane {
             session.dismissMessage();
         }
         View front = views.get(view);
-        centre.getChildren().setAll(messages, front.node());
+        centre.getChildren().setAll(front.node());
         VBox.setVgrow(front.node(), Priority.ALWAYS);
         front.refresh();
         front.focus();

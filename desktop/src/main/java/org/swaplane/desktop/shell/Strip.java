@@ -39,7 +39,7 @@ final class Strip extends HBox {
         }
     }
 
-    Strip(LaneSession session, AppCommand palette, AppCommand dark) {
+    Strip(LaneSession session, AppCommand palette, CommandMenu menu) {
         this.session = session;
         getStyleClass().add("strip");
         List.of(lane, languages, words).forEach(Parts::whole);
@@ -54,8 +54,7 @@ final class Strip extends HBox {
         getChildren().addAll(lane, track, languages, reviewed, words, Parts.spacer(), task(session.background()));
         Button search = Parts.withKey(Parts.button("open-palette", "strip.palette", palette::run), palette.keyWords());
         search.setText(search.getText() + "   " + palette.keyWords());
-        Button light = Parts.withKey(Parts.button("toggle-dark", "strip.dark", dark::run), dark.keyWords());
-        getChildren().addAll(Parts.styled(search, "flat"), Parts.styled(light, "flat"));
+        getChildren().addAll(Parts.styled(search, "flat"), menu);
         lane.setText(session.lane().name());
     }
 

@@ -1,6 +1,7 @@
 package org.swaplane.desktop.text;
 
 import com.ibm.icu.util.ULocale;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
@@ -31,10 +32,35 @@ public final class LanguageNames {
         return name.isEmpty() || name.equalsIgnoreCase(code) ? code : name + " (" + code + ")";
     }
 
-    /** Whether a language is meant by what is typed: a part of its name or the beginning of its code. */
-    public static boolean matches(String code, String typed) {
-        String wanted = typed.strip().toLowerCase(Locale.ROOT);
-        return code.toLowerCase(Locale.ROOT).startsWith(wanted)
-                || withCode(code).toLowerCase(Locale.ROOT).contains(wanted);
+    /**
+     * The languages that are meant by what is typed, a part of a name or the beginning of a code: first those that were chosen last, then those
+     * whose code or name it is, then languages alone and in the region where they are mostly spoken.
+     */
+    static List<String> matching(String typed, List<String> last, int most) {
+        String wanted = typed.toLowerCase(Locale.ROOT);
+        return Stream.concat(last.stream(), ALL.stream())
+                .distinct()
+                .filter(code -> code.toLowerCase(Locale.ROOT).startsWith(wanted)
+                        || withCode(code).toLowerCase(Locale.ROOT).contains(wanted))
+                .sorted(Comparator.comparingInt(code -> rank(code, wanted, last)))
+                .limit(most)
+                .toList();
+    }
+
+    private static int rank(String code, String wanted, List<String> last) {
+        if (last.contains(code)) {
+            return last.indexOf(code);
+        }
+        ULocale locale = ULocale.forLanguageTag(code);
+        ULocale whole = ULocale.addLikelySubtags(ULocale.forLanguageTag(locale.getLanguage()));
+        boolean begins = code.equalsIgnoreCase(wanted)
+                || withCode(code).toLowerCase(Locale.ROOT).startsWith(wanted);
+        int commonness = locale.getCountry().isEmpty() && locale.getScript().isEmpty()
+                ? 1
+                : locale.getCountry().equals(whole.getCountry())
+                                && locale.getScript().isEmpty()
+                        ? 0
+                        : 2;
+        return 100 + (begins ? 0 : 10) + commonness;
     }
 }

@@ -4,9 +4,8 @@ import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
 import java.util.List;
 import javafx.application.Application;
-import javafx.beans.property.BooleanProperty;
-import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.Scene;
+import org.swaplane.desktop.session.PersonSettings;
 
 /** Warm paper and ink by day, dark paper by night; loads the fonts that ship with the application. */
 public final class Theme {
@@ -17,28 +16,33 @@ public final class Theme {
             "OpenSans-Italic.ttf",
             "Inconsolata.otf");
 
-    private final BooleanProperty dark = new SimpleBooleanProperty();
     private final Scene scene;
+    private final PersonSettings person;
+    private String shown = "";
 
-    public Theme(Scene scene) {
+    /** Follows what the person chooses. */
+    public Theme(Scene scene, PersonSettings person) {
         this.scene = scene;
+        this.person = person;
         FONTS.forEach(Fonts::load);
-        dark.addListener((property, before, now) -> apply());
+        person.onChange(this::apply);
         apply();
     }
 
     private void apply() {
-        boolean isDark = dark.get();
+        boolean isDark = person.isDark();
+        String chosen = isDark + " " + person.fontSize();
+        if (chosen.equals(shown)) {
+            return;
+        }
+        shown = chosen;
         Application.setUserAgentStylesheet(
                 isDark ? new PrimerDark().getUserAgentStylesheet() : new PrimerLight().getUserAgentStylesheet());
-        scene.getStylesheets().setAll(sheet(isDark ? "dark.css" : "light.css"), sheet("swaplane.css"));
+        String size = "data:text/css,.root%7B-fx-font-size:" + person.fontSize() + "px%7D";
+        scene.getStylesheets().setAll(sheet(isDark ? "dark.css" : "light.css"), sheet("swaplane.css"), size);
     }
 
     private static String sheet(String name) {
         return Theme.class.getResource(name).toExternalForm();
-    }
-
-    public BooleanProperty darkProperty() {
-        return dark;
     }
 }

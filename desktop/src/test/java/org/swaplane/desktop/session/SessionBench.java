@@ -19,7 +19,7 @@ final class SessionBench implements AutoCloseable {
     final LaneSession session;
 
     SessionBench(Lane lane) {
-        session = on(() -> new LaneSession(lane, Defaults.none(), this::later));
+        session = on(() -> new LaneSession(lane, PersonSettings.none(), this::later));
     }
 
     /** Over a new demo lane; its first track is read and checked. */

@@ -11,10 +11,12 @@ import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
+import org.swaplane.desktop.session.Background;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.Intakes;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
+import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.format.FormatRegistry;
@@ -22,35 +24,31 @@ import org.swaplane.intake.Arrival;
 import org.swaplane.lane.Lane;
 
 /** A window for files that belong to no lane: they are checked, mended at the place, and saved where the user wants them. */
-final class Apart {
+final class AdHocCheckWindow {
     private final LaneSession session;
     private final Path folder;
     private final Stage stage = new Stage();
     private boolean warned;
 
-    private Apart(LaneSession session, Path folder) {
+    private AdHocCheckWindow(LaneSession session, Path folder) {
         this.session = session;
         this.folder = folder;
     }
 
-    /** Opens a window on these files, over a lane of their own that is made in the background of {@code from}. */
-    static void open(List<Path> files, FileOpener opener, LaneSession from) {
-        from.background()
-                .run(
-                        Strings.say("task.read", files.get(0).getFileName().toString()),
-                        progress -> {
-                            Path folder = Files.createTempDirectory("swaplane-apart");
-                            return Lane.create(
-                                    folder,
-                                    Strings.say("apart.name"),
-                                    FormatRegistry.ofInstalled(),
-                                    Clock.systemDefaultZone());
-                        },
-                        lane -> new Apart(new LaneSession(lane), lane.folder()).show(files, opener));
+    /** Opens a window on these files, over a lane of their own that is made in this background. */
+    static void open(List<Path> files, FileOpener opener, PersonSettings person, Background background) {
+        background.run(
+                Strings.say("task.read", files.get(0).getFileName().toString()),
+                progress -> {
+                    Path folder = Files.createTempDirectory("swaplane-apart");
+                    return Lane.create(
+                            folder, Strings.say("apart.name"), FormatRegistry.ofInstalled(), Clock.systemDefaultZone());
+                },
+                lane -> new AdHocCheckWindow(new LaneSession(lane), lane.folder()).show(files, opener, person));
     }
 
-    private void show(List<Path> files, FileOpener opener) {
-        stage.setScene(Window.apart(session, new DialogPicker(stage), opener));
+    private void show(List<Path> files, FileOpener opener, PersonSettings person) {
+        stage.setScene(Window.adHoc(session, new DialogPicker(stage, person), opener, person));
         stage.setTitle(Strings.say("app.title", session.lane().name()));
         WindowPlace.fresh(stage);
         stage.setOnCloseRequest(this::closing);
@@ -65,7 +63,7 @@ final class Apart {
         if (intake == null) {
             // What arrives shows the board first.
             Platform.runLater(() -> session.viewProperty().set(ViewId.CHECKS));
-        } else if (intake.arrivals().stream().allMatch(Apart::isComplete)) {
+        } else if (intake.arrivals().stream().allMatch(AdHocCheckWindow::isComplete)) {
             session.intakes().accept(intake.arrivals());
         }
     }

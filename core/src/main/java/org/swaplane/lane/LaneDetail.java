@@ -1,0 +1,38 @@
+package org.swaplane.lane;
+
+import java.util.Locale;
+
+/** What a person can say about a lane in its settings; what is not said has a default. */
+public enum LaneDetail {
+    NAME(""),
+    CLIENT(""),
+    SUBJECT(""),
+    INSTRUCTIONS(""),
+    SOURCE_LANGUAGE(""),
+    /** Codes, parted by spaces. */
+    TARGET_LANGUAGES(""),
+    /** An ISO date. */
+    DUE(""),
+    PERSON(""),
+    NAMING("{name}_{target}.{ext}"),
+    /** Seconds. */
+    IDLE_LIMIT_SECONDS("60"),
+    /** Whether a segment with an error may be marked as reviewed. */
+    REVIEWED_WITH_ERRORS("true");
+
+    private final String standard;
+
+    LaneDetail(String standard) {
+        this.standard = standard;
+    }
+
+    /** The value of a lane that says nothing else. */
+    public String standard() {
+        return standard;
+    }
+
+    /** How the database knows it. */
+    String key() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}

@@ -1,0 +1,166 @@
+package org.swaplane.desktop.board;
+
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.function.Function;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.SelectionMode;
+import javafx.scene.control.TableCell;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.Counts;
+import org.swaplane.intake.Arrival;
+
+/** The files that arrived, one row each: whether they are to be added, what they are, and how much. Several can be selected at once. */
+final class ArrivalTable extends TableView<Arrival> {
+    private static final double ROW_HEIGHT = 30;
+
+    private final Set<Arrival> chosen;
+    private final Runnable changed;
+
+    /** {@code chosen} are those that are to be added; {@code changed} is told when it is others. */
+    ArrivalTable(Set<Arrival> chosen, Runnable changed) {
+        this.chosen = chosen;
+        this.changed = changed;
+        setId("arrivals");
+        setFixedCellSize(ROW_HEIGHT);
+        getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
+        setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
+        TableColumn<Arrival, Arrival> add = column("add", 44, arrival -> String.valueOf(!chosen.contains(arrival)));
+        add.setCellFactory(any -> new AddCell());
+        column("file", 220, arrival -> arrival.source().name());
+        column("folder", 130, Arrival::folder);
+        column("kind", 100, arrival -> words(arrival.role()));
+        column("languages", 120, ArrivalTable::languages);
+        column("segments", 80, arrival -> number(arrival, Counts::segments));
+        column("words", 80, arrival -> number(arrival, Counts::words));
+        column("note", 220, ArrivalTable::note);
+        setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.SPACE) {
+                toggleSelected();
+                event.consume();
+            }
+        });
+    }
+
+    private TableColumn<Arrival, Arrival> column(String key, double width, Function<Arrival, String> words) {
+        TableColumn<Arrival, Arrival> column = new TableColumn<>(Strings.say("intake.column." + key));
+        column.setPrefWidth(width);
+        column.setMinWidth(40);
+        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
+        column.setCellFactory(any -> new WordsCell(words));
+        boolean numeric = key.equals("segments") || key.equals("words");
+        column.setComparator(
+                numeric
+                        ? Comparator.comparingInt(arrival -> arrival.counts()
+                                .map(counts -> key.equals("words") ? counts.words() : counts.segments())
+                                .orElse(-1))
+                        : Comparator.comparing(words));
+        getColumns().add(column);
+        return column;
+    }
+
+    static String words(Arrival.Role role) {
+        return Strings.say("role." + role.name().toLowerCase(Locale.ROOT));
+    }
+
+    private static String languages(Arrival arrival) {
+        return arrival.role().isTrack()
+                ? Strings.say(
+                        "strip.languages",
+                        arrival.document().sourceLanguage(),
+                        arrival.document().targetLanguage())
+                : "";
+    }
+
+    private static String number(Arrival arrival, Function<Counts, Integer> of) {
+        return arrival.counts()
+                .map(counts -> Strings.say("lanes.number", of.apply(counts)))
+                .orElse("");
+    }
+
+    private static String note(Arrival arrival) {
+        if (!arrival.problem().isEmpty()) {
+            return arrival.problem();
+        }
+        return arrival.repetitions() == 0 ? "" : Strings.say("intake.repetitions", arrival.repetitions());
+    }
+
+    /** Whether a file can be added at all. */
+    static boolean isAddable(Arrival arrival) {
+        return arrival.role() != Arrival.Role.UNREADABLE && arrival.role() != Arrival.Role.RETURNED;
+    }
+
+    /** All selected are added, or none of them where all were. */
+    private void toggleSelected() {
+        List<Arrival> selected = getSelectionModel().getSelectedItems().stream()
+                .filter(ArrivalTable::isAddable)
+                .toList();
+        if (chosen.containsAll(selected)) {
+            selected.forEach(chosen::remove);
+        } else {
+            chosen.addAll(selected);
+        }
+        refresh();
+        changed.run();
+    }
+
+    /** The selected ones, in the order of the table. */
+    Set<Arrival> selected() {
+        return new LinkedHashSet<>(getSelectionModel().getSelectedItems());
+    }
+
+    private static final class WordsCell extends TableCell<Arrival, Arrival> {
+        private final Function<Arrival, String> words;
+
+        private WordsCell(Function<Arrival, String> words) {
+            this.words = words;
+            setOnMouseEntered(event -> {
+                if (getText() != null && !getText().isEmpty()) {
+                    setTooltip(new Tooltip(getText()));
+                }
+            });
+        }
+
+        @Override
+        protected void updateItem(Arrival arrival, boolean empty) {
+            super.updateItem(arrival, empty);
+            setTooltip(null);
+            setText(empty || arrival == null ? null : words.apply(arrival));
+        }
+    }
+
+    private final class AddCell extends TableCell<Arrival, Arrival> {
+        private final CheckBox add = new CheckBox();
+
+        private AddCell() {
+            add.setFocusTraversable(false);
+            add.setOnAction(event -> {
+                if (add.isSelected()) {
+                    chosen.add(getItem());
+                } else {
+                    chosen.remove(getItem());
+                }
+                changed.run();
+            });
+        }
+
+        @Override
+        protected void updateItem(Arrival arrival, boolean empty) {
+            super.updateItem(arrival, empty);
+            setGraphic(empty || arrival == null ? null : add);
+            if (!empty && arrival != null) {
+                add.setDisable(!isAddable(arrival));
+                add.setSelected(chosen.contains(arrival));
+                add.setAccessibleText(arrival.source().name());
+            }
+        }
+    }
+}

@@ -1,0 +1,262 @@
+package org.swaplane.desktop.lanes;
+
+import java.nio.file.Path;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TableCell;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.FileOpener;
+import org.swaplane.desktop.session.FilePicker;
+import org.swaplane.desktop.shell.MessageBar;
+import org.swaplane.desktop.text.Dates;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.lane.LaneOverview;
+
+/** All lanes of the person as a table; beside it the form of a new one, or the person's settings. */
+public final class LanesView extends StackPane {
+    private static final double ROW_HEIGHT = 48;
+
+    private final LanesModel model;
+    private final FilePicker picker;
+    private final TableView<LanesModel.Row> table = new TableView<>();
+    private final NewLaneForm form;
+    private final PersonPane person;
+    private final Button fresh;
+    private final ScrollPane side = new ScrollPane();
+
+    /** {@code checkFiles} opens a window for files that belong to no lane. */
+    public LanesView(LanesModel model, FilePicker picker, FileOpener opener, Runnable checkFiles, PersonPane person) {
+        this.model = model;
+        this.picker = picker;
+        this.person = person;
+        this.form = new NewLaneForm(model, picker, this::hideSide);
+        fresh = Parts.primary("new-lane", "lanes.new", () -> showForm(null));
+        Button open = Parts.button("open-lane", "lanes.open", this::openOther);
+        Button check = Parts.button("check-files", "lanes.check-files", checkFiles);
+        Button settings = Parts.button("person-settings", "lanes.person", this::showPerson);
+        fillTable();
+        side.setFitToWidth(true);
+        side.getStyleClass().add("side-form");
+        side.setId("lanes-side");
+        HBox split = Parts.styled(new HBox(table, side), "dry-run-split");
+        HBox.setHgrow(table, Priority.ALWAYS);
+        VBox.setVgrow(split, Priority.ALWAYS);
+        VBox page = Parts.styled(
+                new VBox(Parts.row(Parts.title("lanes.title"), Parts.spacer(), check, settings, open, fresh), split),
+                "view");
+        MessageBar messages = new MessageBar(model.messageProperty(), opener, model::dismissMessage);
+        StackPane.setAlignment(messages, Pos.BOTTOM_CENTER);
+        StackPane.setMargin(messages, new Insets(0, 24, 16, 24));
+        getChildren().addAll(page, messages);
+        hideSide();
+    }
+
+    private void fillTable() {
+        table.setId("lanes");
+        table.setItems(model.rows());
+        table.setFixedCellSize(ROW_HEIGHT);
+        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
+        table.setPlaceholder(Parts.quiet(Strings.say("lanes.empty")));
+        column("name", 260, NameCell::new, LanesModel.Row::name);
+        column("languages", 150, () -> new TextCell(LanesView::languages), LanesView::languages);
+        column("due", 90, () -> new TextCell(LanesView::due), LanesView::due);
+        column("files", 60, () -> new TextCell(row -> number(row, LaneOverview::files)), row -> "");
+        column("words", 140, WordsCell::new, row -> "");
+        column("waits", 160, () -> new TextCell(LanesView::waits), LanesView::waits);
+        column("opened", 130, () -> new TextCell(row -> Dates.minute(row.openedAt())), row -> row.openedAt()
+                .toString());
+        table.setOnMouseClicked(event -> {
+            if (event.getClickCount() == 2) {
+                openSelected();
+            }
+        });
+        table.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ENTER) {
+                openSelected();
+                event.consume();
+            }
+        });
+        table.setContextMenu(new ContextMenu(
+                item("lanes.open-selected", this::openSelected),
+                item("lanes.duplicate", () -> showForm(selected())),
+                item("lanes.archive", this::archive),
+                item("lanes.forget", () -> model.forget(selected()))));
+    }
+
+    private MenuItem item(String key, Runnable action) {
+        MenuItem item = new MenuItem(Strings.say(key));
+        item.setOnAction(event -> {
+            if (selected() != null) {
+                action.run();
+            }
+        });
+        return item;
+    }
+
+    private LanesModel.Row selected() {
+        return table.getSelectionModel().getSelectedItem();
+    }
+
+    private void openSelected() {
+        if (selected() != null) {
+            model.open(selected().folder());
+        }
+    }
+
+    private void openOther() {
+        picker.chooseFolder().ifPresent(model::open);
+    }
+
+    private void archive() {
+        LanesModel.Row row = selected();
+        picker.chooseTarget(row.folder().getFileName() + ".zip").ifPresent((Path to) -> model.archive(row, to));
+    }
+
+    private void showForm(LanesModel.Row asIn) {
+        form.show(asIn);
+        showSide(form);
+        form.begin();
+    }
+
+    private void showPerson() {
+        person.show();
+        showSide(person);
+    }
+
+    private void showSide(Node content) {
+        side.setContent(content);
+        Parts.showIf(side, true);
+    }
+
+    private void hideSide() {
+        Parts.showIf(side, false);
+        table.requestFocus();
+    }
+
+    /** Looks into the lanes again. */
+    public void refresh() {
+        model.refresh();
+        (model.person().lanes().isEmpty() ? fresh : table).requestFocus();
+    }
+
+    private void column(
+            String key,
+            double width,
+            Supplier<TableCell<LanesModel.Row, LanesModel.Row>> cell,
+            Function<LanesModel.Row, String> order) {
+        TableColumn<LanesModel.Row, LanesModel.Row> column = new TableColumn<>(Strings.say("lanes.column." + key));
+        column.setPrefWidth(width);
+        column.setMinWidth(50);
+        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
+        column.setCellFactory(any -> cell.get());
+        column.setComparator(java.util.Comparator.comparing(order));
+        table.getColumns().add(column);
+    }
+
+    private static String languages(LanesModel.Row row) {
+        return row.overview()
+                .map(lane -> lane.files() == 0 && lane.languages().isEmpty()
+                        ? lane.sourceLanguage()
+                        : Strings.say("strip.languages", lane.sourceLanguage(), String.join(", ", lane.languages())))
+                .orElse("");
+    }
+
+    private static String due(LanesModel.Row row) {
+        return row.overview()
+                .flatMap(LaneOverview::due)
+                .map(day -> Dates.day(day.atStartOfDay(ZoneId.systemDefault()).toInstant()))
+                .orElse("");
+    }
+
+    private static String number(LanesModel.Row row, Function<LaneOverview, Integer> of) {
+        return row.overview()
+                .map(lane -> Strings.say("lanes.number", of.apply(lane)))
+                .orElse("");
+    }
+
+    private static String waits(LanesModel.Row row) {
+        return row.overview()
+                .map(lane -> List.of(
+                                lane.away() == 0 ? "" : Strings.say("lanes.away", lane.away()),
+                                lane.overdue() == 0 ? "" : Strings.say("lanes.overdue", lane.overdue()))
+                        .stream()
+                        .filter(words -> !words.isEmpty())
+                        .collect(Collectors.joining(" · ")))
+                .orElse(row.problem());
+    }
+
+    private static final class TextCell extends TableCell<LanesModel.Row, LanesModel.Row> {
+        private final Function<LanesModel.Row, String> words;
+
+        private TextCell(Function<LanesModel.Row, String> words) {
+            this.words = words;
+        }
+
+        @Override
+        protected void updateItem(LanesModel.Row row, boolean empty) {
+            super.updateItem(row, empty);
+            setText(empty || row == null ? null : words.apply(row));
+        }
+    }
+
+    private static final class NameCell extends TableCell<LanesModel.Row, LanesModel.Row> {
+        private final Label name = Parts.styled(new Label(), "board-name");
+        private final Label client = Parts.styled(new Label(), "caption");
+        private final VBox both = Parts.styled(new VBox(name, client), "board-file");
+
+        @Override
+        protected void updateItem(LanesModel.Row row, boolean empty) {
+            super.updateItem(row, empty);
+            setGraphic(empty || row == null ? null : both);
+            if (!empty && row != null) {
+                name.setText(row.name());
+                client.setText(row.overview()
+                        .map(LaneOverview::client)
+                        .filter(words -> !words.isEmpty())
+                        .orElse(row.folder().toString()));
+            }
+        }
+    }
+
+    private static final class WordsCell extends TableCell<LanesModel.Row, LanesModel.Row> {
+        private final ProgressBar bar = new ProgressBar();
+        private final Label words = Parts.styled(new Label(), "caption");
+        private final VBox both = Parts.styled(new VBox(words, bar), "board-file");
+
+        private WordsCell() {
+            bar.setMaxWidth(Double.MAX_VALUE);
+        }
+
+        @Override
+        protected void updateItem(LanesModel.Row row, boolean empty) {
+            super.updateItem(row, empty);
+            boolean known = !empty && row != null && row.overview().isPresent();
+            setGraphic(known ? both : null);
+            if (known) {
+                LaneOverview lane = row.overview().orElseThrow();
+                words.setText(Strings.say("board.words", lane.reviewedWords(), lane.words()));
+                bar.setProgress(lane.words() == 0 ? 0 : (double) lane.reviewedWords() / lane.words());
+            }
+        }
+    }
+}

@@ -1,0 +1,225 @@
+package org.swaplane.desktop.lanesettings;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.DatePicker;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.shell.View;
+import org.swaplane.desktop.shell.ViewDescriptor;
+import org.swaplane.desktop.text.LanguageField;
+import org.swaplane.desktop.text.LanguagesField;
+import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.lane.LaneDetail;
+
+/** What holds for this lane, one line each: what it is, whether that is the default, and the way back to it. */
+public final class LaneSettingsView implements View {
+    public static final ViewDescriptor DESCRIPTOR =
+            new ViewDescriptor(ViewId.LANE_SETTINGS, session -> 0, context -> new LaneSettingsView(context.session()));
+
+    private static final double LABELS = 190;
+    private static final double MARKS = 170;
+
+    private final LaneSession session;
+    private final LaneSettingsModel model;
+    private final Map<LaneDetail, Line> lines = new EnumMap<>(LaneDetail.class);
+    private final VBox node;
+    private Node first;
+    private boolean showing;
+
+    /** One detail: how its value is shown, and what is written about it. */
+    private record Line(Runnable show, Label mark, Button reset) {}
+
+    public LaneSettingsView(LaneSession session) {
+        this.session = session;
+        this.model = new LaneSettingsModel(session);
+        List<String> last = session.person().lastLanguages();
+        VBox page = Parts.styled(new VBox(), "column");
+        page.getChildren()
+                .addAll(
+                        Parts.heading("lane.section.job"),
+                        grid(
+                                text(LaneDetail.NAME),
+                                text(LaneDetail.CLIENT),
+                                text(LaneDetail.SUBJECT),
+                                date(LaneDetail.DUE),
+                                area(LaneDetail.INSTRUCTIONS)),
+                        Parts.heading("lane.section.languages"),
+                        grid(language(LaneDetail.SOURCE_LANGUAGE, last), languages(LaneDetail.TARGET_LANGUAGES, last)),
+                        Parts.heading("lane.section.files"),
+                        Parts.quiet(Strings.say("release.naming-hint")),
+                        grid(text(LaneDetail.NAMING)),
+                        Parts.heading("lane.section.work"),
+                        grid(
+                                text(LaneDetail.PERSON),
+                                text(LaneDetail.IDLE_LIMIT_SECONDS),
+                                choice(LaneDetail.REVIEWED_WITH_ERRORS)),
+                        Parts.heading("lane.section.elsewhere"),
+                        Parts.row(
+                                go("lane.go.checks", ViewId.CHECKS),
+                                go("lane.go.dry-run", ViewId.DRY_RUN),
+                                Parts.quiet(Strings.say("lane.elsewhere"))));
+        ScrollPane scroll = new ScrollPane(page);
+        scroll.setFitToWidth(true);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        node = Parts.styled(new VBox(Parts.title("view.lane-settings"), scroll), "view");
+        node.setId("lane-settings");
+    }
+
+    private Button go(String key, ViewId view) {
+        return Parts.button(
+                "go-" + view.name(), key, () -> session.viewProperty().set(view));
+    }
+
+    private static GridPane grid(Node[]... rows) {
+        GridPane grid = Parts.styled(Parts.styled(new GridPane(), "form"), "card");
+        ColumnConstraints values = new ColumnConstraints();
+        values.setHgrow(Priority.ALWAYS);
+        grid.getColumnConstraints()
+                .setAll(new ColumnConstraints(LABELS), values, new ColumnConstraints(MARKS), new ColumnConstraints());
+        for (int i = 0; i < rows.length; i++) {
+            grid.addRow(i, rows[i]);
+        }
+        return grid;
+    }
+
+    private static String key(LaneDetail detail) {
+        return "lane.detail." + detail.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** A line of the form: what it is, its value, whether it is the default, and the way back. */
+    private Node[] line(LaneDetail detail, Node value, Runnable show) {
+        Label label = new Label(Strings.say(key(detail)));
+        label.setLabelFor(value);
+        label.setWrapText(true);
+        value.setAccessibleText(Strings.say(key(detail)));
+        Label mark = Parts.styled(new Label(), "caption");
+        Button reset = Parts.styled(
+                Parts.button(
+                        "reset-" + detail.name().toLowerCase(Locale.ROOT), "lane.reset", () -> model.reset(detail)),
+                "small");
+        lines.put(detail, new Line(show, mark, reset));
+        return new Node[] {label, value, mark, reset};
+    }
+
+    private static String id(LaneDetail detail) {
+        return "lane-" + detail.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private Node[] text(LaneDetail detail) {
+        TextField field = new TextField();
+        field.setId(id(detail));
+        first = first == null ? field : first;
+        field.setOnAction(event -> keep(detail, field.getText()));
+        field.focusedProperty().addListener((property, before, focused) -> {
+            if (!focused) {
+                keep(detail, field.getText());
+            }
+        });
+        return line(detail, field, () -> unlessFocused(field, () -> field.setText(model.value(detail))));
+    }
+
+    private Node[] area(LaneDetail detail) {
+        TextArea area = new TextArea();
+        area.setId(id(detail));
+        area.setPrefRowCount(3);
+        area.setWrapText(true);
+        area.focusedProperty().addListener((property, before, focused) -> {
+            if (!focused) {
+                keep(detail, area.getText());
+            }
+        });
+        return line(detail, area, () -> unlessFocused(area, () -> area.setText(model.value(detail))));
+    }
+
+    private Node[] date(LaneDetail detail) {
+        DatePicker picker = new DatePicker();
+        picker.setId(id(detail));
+        picker.valueProperty().addListener((property, before, now) -> keep(detail, now == null ? "" : now.toString()));
+        return line(detail, picker, () -> {
+            String value = model.value(detail);
+            picker.setValue(value.isEmpty() ? null : LocalDate.parse(value));
+        });
+    }
+
+    private Node[] choice(LaneDetail detail) {
+        CheckBox box = new CheckBox(Strings.say(key(detail) + ".box"));
+        box.setId(id(detail));
+        box.selectedProperty().addListener((property, before, now) -> keep(detail, String.valueOf(now)));
+        return line(detail, box, () -> box.setSelected(Boolean.parseBoolean(model.value(detail))));
+    }
+
+    private Node[] language(LaneDetail detail, List<String> last) {
+        LanguageField field = new LanguageField(id(detail), last);
+        field.onChosen(code -> keep(detail, code));
+        return line(detail, field, () -> unlessFocused(field, () -> field.setCode(model.value(detail))));
+    }
+
+    private Node[] languages(LaneDetail detail, List<String> last) {
+        LanguagesField field = new LanguagesField(id(detail), last);
+        field.onChange(codes -> keep(detail, String.join(" ", codes)));
+        return line(
+                detail,
+                field,
+                () -> unlessFocused(
+                        field.field(),
+                        () -> field.setCodes(Stream.of(model.value(detail).split("\\s+"))
+                                .filter(code -> !code.isEmpty())
+                                .toList())));
+    }
+
+    private static void unlessFocused(Node field, Runnable show) {
+        if (!field.isFocused()) {
+            show.run();
+        }
+    }
+
+    private void keep(LaneDetail detail, String value) {
+        if (!showing && !model.set(detail, value)) {
+            show(detail);
+        }
+    }
+
+    @Override
+    public Parent node() {
+        return node;
+    }
+
+    @Override
+    public void focus() {
+        first.requestFocus();
+    }
+
+    @Override
+    public void refresh() {
+        new ArrayList<>(lines.keySet()).forEach(this::show);
+        node.setDisable(model.isReadOnly());
+    }
+
+    private void show(LaneDetail detail) {
+        showing = true;
+        Line line = lines.get(detail);
+        line.show().run();
+        line.mark().setText(Strings.say(model.isOwn(detail) ? "lane.own" : "lane.default"));
+        Parts.showIf(line.reset(), model.isOwn(detail) && detail != LaneDetail.NAME);
+        showing = false;
+    }
+}

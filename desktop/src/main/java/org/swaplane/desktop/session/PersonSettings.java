@@ -1,0 +1,277 @@
+package org.swaplane.desktop.session;
+
+import java.io.IOException;
+import java.io.Reader;
+import java.io.StringReader;
+import java.io.StringWriter;
+import java.io.Writer;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Properties;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import java.util.stream.Stream;
+import org.swaplane.format.FileOptions;
+
+/**
+ * What holds for a person in all lanes: name, languages, looks, keys, the lanes that were opened. Kept in a file of its own, apart from the
+ * settings of lanes; a lane that is there never changes by it. Read once; written behind the window's back.
+ */
+public final class PersonSettings {
+    private static final Logger LOG = Logger.getLogger(PersonSettings.class.getName());
+    private static final String KEYS = "key.";
+    private static final String LANES = "lanes";
+    private static final int MOST_LANGUAGES = 8;
+
+    /** One thread for all windows, so that what was set last is written last. */
+    private static final ExecutorService WRITER = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "settings");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    private final Optional<Path> file;
+    private final Properties values = new Properties();
+    private final List<Runnable> listeners = new CopyOnWriteArrayList<>();
+
+    private PersonSettings(Optional<Path> file) {
+        this.file = file;
+    }
+
+    /** Nothing is known, and nothing is kept. */
+    public static PersonSettings none() {
+        return new PersonSettings(Optional.empty());
+    }
+
+    /** Those in this file, which needs not be there yet. */
+    public static PersonSettings in(Path file) {
+        PersonSettings settings = new PersonSettings(Optional.of(file));
+        if (Files.exists(file)) {
+            try (Reader in = Files.newBufferedReader(file)) {
+                settings.values.load(in);
+            } catch (IOException | IllegalArgumentException e) {
+                LOG.log(Level.WARNING, "the settings in {0} cannot be read: {1}", new Object[] {file, e.getMessage()});
+            }
+        }
+        return settings;
+    }
+
+    /** Those of the person who runs the program, where programs of this system keep such things. */
+    public static PersonSettings ofPerson() {
+        String configured = System.getenv("XDG_CONFIG_HOME");
+        Path home = configured == null || configured.isBlank()
+                ? Path.of(System.getProperty("user.home"), ".config")
+                : Path.of(configured);
+        return in(home.resolve("swaplane").resolve("defaults.properties"));
+    }
+
+    /** Calls whoever wants to know when something was set. */
+    public void onChange(Runnable listener) {
+        listeners.add(listener);
+    }
+
+    private String get(String key, String standard) {
+        return values.getProperty(key, standard);
+    }
+
+    private void set(String key, String value) {
+        if (value.isEmpty()) {
+            values.remove(key);
+        } else {
+            values.setProperty(key, value);
+        }
+        keep();
+        listeners.forEach(Runnable::run);
+    }
+
+    /** The name that signs the work; that of the account where none was given. */
+    public String name() {
+        return get("name", System.getProperty("user.name", ""));
+    }
+
+    public void setName(String name) {
+        set("name", name.strip());
+    }
+
+    public boolean isDark() {
+        return Boolean.parseBoolean(get("dark", "false"));
+    }
+
+    public void setDark(boolean dark) {
+        set("dark", String.valueOf(dark));
+    }
+
+    /** Size of ordinary text, in pixels. */
+    public int fontSize() {
+        try {
+            return Math.max(10, Math.min(24, Integer.parseInt(get("font-size", "13"))));
+        } catch (NumberFormatException e) {
+            return 13;
+        }
+    }
+
+    public void setFontSize(int pixels) {
+        set("font-size", String.valueOf(pixels));
+    }
+
+    /** Code of the language of the interface; empty for that of the system. */
+    public String interfaceLanguage() {
+        return get("interface-language", "");
+    }
+
+    public void setInterfaceLanguage(String code) {
+        set("interface-language", code);
+    }
+
+    /** Where new lanes are made. */
+    public Path lanesFolder() {
+        return Path.of(get(
+                "lanes-folder",
+                Path.of(System.getProperty("user.home"), "Swap Lane").toString()));
+    }
+
+    public void setLanesFolder(Path folder) {
+        set("lanes-folder", folder.toString());
+    }
+
+    /** Where files were chosen last. */
+    public Optional<Path> lastFolder() {
+        return Optional.of(get("last-folder", ""))
+                .filter(path -> !path.isEmpty())
+                .map(Path::of);
+    }
+
+    public void setLastFolder(Path folder) {
+        set("last-folder", folder.toString());
+    }
+
+    /** The keys that the person gave a command; empty where it has those that it comes with. */
+    public Optional<String> keys(String command) {
+        return Optional.ofNullable(values.getProperty(KEYS + command));
+    }
+
+    /** Gives a command other keys, none if they are empty. */
+    public void setKeys(String command, String keys) {
+        values.setProperty(KEYS + command, keys);
+        keep();
+        listeners.forEach(Runnable::run);
+    }
+
+    public void resetKeys(String command) {
+        set(KEYS + command, "");
+    }
+
+    /** Commands that have keys of the person's own. */
+    public List<String> commandsWithKeys() {
+        return values.stringPropertyNames().stream()
+                .filter(key -> key.startsWith(KEYS))
+                .map(key -> key.substring(KEYS.length()))
+                .sorted()
+                .toList();
+    }
+
+    /** A lane that was opened, and when it was last. */
+    public record OpenedLane(Path folder, Instant at) {}
+
+    /** The lanes that were opened, last opened first. */
+    public List<OpenedLane> lanes() {
+        return Stream.of(get(LANES, "").split("\n"))
+                .map(line -> line.split("\t"))
+                .filter(parts -> parts.length == 2)
+                .map(parts -> new OpenedLane(Path.of(parts[0]), Instant.parse(parts[1])))
+                .toList();
+    }
+
+    public void opened(Path lane, Instant at) {
+        List<OpenedLane> all = new ArrayList<>(lanes());
+        all.removeIf(each -> each.folder().equals(lane));
+        all.add(0, new OpenedLane(lane, at));
+        setLanes(all);
+    }
+
+    public void forget(Path lane) {
+        setLanes(lanes().stream().filter(each -> !each.folder().equals(lane)).toList());
+    }
+
+    private void setLanes(List<OpenedLane> all) {
+        set(
+                LANES,
+                String.join(
+                        "\n",
+                        all.stream()
+                                .map(each -> each.folder() + "\t" + each.at())
+                                .toList()));
+    }
+
+    /** Where somebody was in a lane, as its window wrote it. */
+    public String place(String lane) {
+        return get("place." + lane, "");
+    }
+
+    public void setPlace(String lane, String place) {
+        set("place." + lane, place);
+    }
+
+    /** The languages that a new lane begins with. */
+    public FileOptions languages() {
+        return FileOptions.ofLanguages(get("source", ""), get("target", ""));
+    }
+
+    /** The languages that were chosen last, last first. */
+    public List<String> lastLanguages() {
+        return Stream.of(get("last-languages", "").split(" "))
+                .filter(code -> !code.isEmpty())
+                .toList();
+    }
+
+    /** Work goes on if they cannot be kept. */
+    void rememberLanguages(String source, String target) {
+        values.setProperty("source", source);
+        values.setProperty("target", target);
+        List<String> last = new ArrayList<>(List.of(target, source));
+        lastLanguages().stream().filter(code -> !last.contains(code)).forEach(last::add);
+        last.removeIf(String::isEmpty);
+        set("last-languages", String.join(" ", last.subList(0, Math.min(MOST_LANGUAGES, last.size()))));
+    }
+
+    private void keep() {
+        StringWriter written = new StringWriter();
+        try {
+            values.store(written, null);
+        } catch (IOException e) {
+            throw new AssertionError("nothing is read or written here", e);
+        }
+        file.ifPresent(path -> WRITER.execute(() -> write(path, written.toString())));
+    }
+
+    private static void write(Path path, String text) {
+        try {
+            Files.createDirectories(path.getParent());
+            Path beside = path.resolveSibling(path.getFileName() + ".new");
+            try (Writer out = Files.newBufferedWriter(beside);
+                    Reader in = new StringReader(text)) {
+                in.transferTo(out);
+            }
+            Files.move(beside, path, StandardCopyOption.REPLACE_EXISTING);
+        } catch (IOException e) {
+            LOG.log(Level.WARNING, "the settings cannot be kept in {0}: {1}", new Object[] {path, e.getMessage()});
+        }
+    }
+
+    /** Waits until everything is written. */
+    public static void settle() {
+        try {
+            WRITER.submit(() -> {}).get();
+        } catch (InterruptedException | java.util.concurrent.ExecutionException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}

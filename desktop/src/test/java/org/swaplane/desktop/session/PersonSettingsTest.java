@@ -1,0 +1,47 @@
+package org.swaplane.desktop.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.format.FileOptions;
+
+class PersonSettingsTest {
+    @TempDir
+    private Path folder;
+
+    @Test
+    void theLanguagesOfOneLaneAreThoseThatTheNextBeginsWith() {
+        Path file = folder.resolve("not there yet").resolve("defaults.properties");
+        PersonSettings.in(file).rememberLanguages("en-GB", "de-DE");
+        PersonSettings.settle();
+
+        assertThat(PersonSettings.in(file).languages()).isEqualTo(FileOptions.ofLanguages("en-GB", "de-DE"));
+    }
+
+    @Test
+    void whatCannotBeReadOrKeptIsNoReasonToStop() throws IOException {
+        Path broken = Files.writeString(folder.resolve("broken"), "source=\\u12\n");
+        PersonSettings defaults = PersonSettings.in(broken);
+
+        assertThat(defaults.languages()).isEqualTo(FileOptions.NONE);
+        PersonSettings.in(broken.resolve("in a file")).rememberLanguages("en", "de");
+    }
+
+    @Test
+    void lanesStandInTheOrderInWhichTheyWereOpened() {
+        PersonSettings settings = PersonSettings.in(folder.resolve("settings.properties"));
+        settings.opened(Path.of("/a"), Instant.EPOCH);
+        settings.opened(Path.of("/b"), Instant.EPOCH);
+        settings.opened(Path.of("/a"), Instant.EPOCH);
+        PersonSettings.settle();
+
+        assertThat(PersonSettings.in(folder.resolve("settings.properties")).lanes())
+                .extracting(PersonSettings.OpenedLane::folder)
+                .containsExactly(Path.of("/a"), Path.of("/b"));
+    }
+}
