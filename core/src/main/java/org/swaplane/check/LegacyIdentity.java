@@ -1,10 +1,13 @@
 package org.swaplane.check;
 
+import com.ibm.icu.text.MessageFormat;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.ResourceBundle;
 import java.util.function.IntFunction;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.Fingerprint;
@@ -15,6 +18,9 @@ import org.swaplane.task.Progress;
  * bringing such lanes up to date.
  */
 public final class LegacyIdentity {
+    private static final ResourceBundle SENTENCES =
+            ResourceBundle.getBundle("org.swaplane.check.legacy-sentences", Locale.ROOT);
+
     private final Map<Integer, List<Finding>> findings = new HashMap<>();
     private final IntFunction<CheckedSegment> segments;
 
@@ -36,9 +42,19 @@ public final class LegacyIdentity {
                 .filter(finding -> finding.check().equals(check))
                 .toList();
         return ofCheck.stream()
-                .filter(finding -> finding.message().equals(message))
+                .filter(finding ->
+                        finding.message().equals(message) || before(finding).equals(message))
                 .findFirst()
                 .or(() -> ofCheck.size() == 1 ? Optional.of(ofCheck.get(0)) : Optional.empty());
+    }
+
+    /** How a finding was said in those lanes. */
+    private static String before(Finding finding) {
+        String key = finding.phrase().key();
+        return SENTENCES.containsKey(key)
+                ? new MessageFormat(SENTENCES.getString(key), Locale.ENGLISH)
+                        .format(finding.phrase().arguments().toArray())
+                : "";
     }
 
     /** What a finding was known by when it was shown so. */

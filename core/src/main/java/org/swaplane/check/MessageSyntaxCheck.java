@@ -70,10 +70,11 @@ final class MessageSyntaxCheck extends TextCheck {
         } else if (source.type().hasPluralStyle()) {
             PluralRules.PluralType kind =
                     source.type() == ArgType.PLURAL ? PluralRules.PluralType.CARDINAL : PluralRules.PluralType.ORDINAL;
-            ULocale locale = ULocale.forLanguageTag(texts.segment().targetLanguage());
-            missing.addAll(PluralRules.forLocale(locale, kind).getKeywords());
-            PluralRules rules = PluralRules.forLocale(locale, kind);
-            missing.removeIf(keyword -> !keyword.equals("other") && !isUsual(rules, keyword));
+            missing.addAll(needed(texts.segment().targetLanguage(), kind));
+            // What the source leaves out although its own language has it, makes no difference here.
+            Set<String> leftOut = needed(texts.segment().sourceLanguage(), kind);
+            leftOut.removeAll(source.selectors());
+            missing.removeAll(leftOut);
         }
         missing.removeAll(target.selectors());
         if (!missing.isEmpty()) {
@@ -81,6 +82,13 @@ final class MessageSyntaxCheck extends TextCheck {
             Phrase words = Phrase.of("check.message-syntax.variants", name, String.join(", ", missing));
             findings.add(error(texts, words, List.of(), all));
         }
+    }
+
+    private static Set<String> needed(String language, PluralRules.PluralType kind) {
+        PluralRules rules = PluralRules.forLocale(ULocale.forLanguageTag(language), kind);
+        Set<String> needed = new TreeSet<>(rules.getKeywords());
+        needed.removeIf(keyword -> !keyword.equals("other") && !isUsual(rules, keyword));
+        return needed;
     }
 
     /** Categories that whole numbers never need, or only from a million on, are left out by many. */

@@ -8,16 +8,31 @@ import java.util.function.UnaryOperator;
 
 /** Sentences of core by key, with ICU message syntax for their arguments. The language does not depend on the machine. */
 public final class Wording {
-    private static final ResourceBundle BUNDLE = ResourceBundle.getBundle("org.swaplane.wording.core", Locale.ROOT);
+    private static final ResourceBundle.Control NO_FALLBACK =
+            ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_PROPERTIES);
+    private static volatile Language language = language(Locale.ENGLISH);
+
+    /** Sentences, and the locale of their numbers. */
+    private record Language(Locale locale, ResourceBundle bundle) {}
 
     private static final UnaryOperator<String> TRANSLATION = InterfaceTranslation.chosen();
 
     private Wording() {}
 
+    private static Language language(Locale locale) {
+        return new Language(locale, ResourceBundle.getBundle("org.swaplane.wording.core", locale, NO_FALLBACK));
+    }
+
+    /** From now on sentences are of this language, English where there are none. A program chooses it once, when it starts. */
+    public static void choose(Locale locale) {
+        language = language(locale);
+    }
+
     /** The sentence for {@code key}; a key that is missing shows as {@code <key>}. */
     public static String say(String key, Object... arguments) {
+        Language now = language;
         try {
-            return new MessageFormat(TRANSLATION.apply(BUNDLE.getString(key)), Locale.ENGLISH).format(arguments);
+            return new MessageFormat(TRANSLATION.apply(now.bundle().getString(key)), now.locale()).format(arguments);
         } catch (MissingResourceException e) {
             return '<' + key + '>';
         }

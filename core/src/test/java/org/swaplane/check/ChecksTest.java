@@ -239,7 +239,7 @@ class ChecksTest {
 
             assertThat(findings)
                     .extracting(Finding::message)
-                    .containsExactly("3.5 is not in the target language's notation (the source says 3.5)");
+                    .containsExactly("3.5 is not in the notation of the target language (source: 3.5)");
             assertThat(findings.get(0).suggestion()).contains(Content.of("3,5 t schwer"));
         }
 

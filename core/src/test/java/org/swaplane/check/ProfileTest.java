@@ -105,8 +105,7 @@ class ProfileTest {
                 .filteredOn(each -> each.check().equals("pattern"))
                 .extracting(Finding::message)
                 .containsExactly(
-                        "The pattern \"slow\" takes too long on this text; write it without repetitions inside repetitions",
-                        "b");
+                        "The pattern \"slow\" takes too long on this text. Avoid repetitions inside repetitions", "b");
     }
 
     @Test
@@ -168,7 +167,7 @@ class ProfileTest {
 
         assertThat(CheckRun.ofAllChecks().run(endless))
                 .extracting(Finding::message)
-                .containsExactly("The segment has 21,000 characters and is not checked; up to 20,000 are");
+                .containsExactly("The segment has 21,000 characters and was not checked; the limit is 20,000");
         assertThat(CheckRun.ofAllChecks().run(full)).hasSizeBetween(20, 100);
     }
 }

@@ -55,7 +55,7 @@ class ReturnedBilingualTest {
         assertThat(reading.problems())
                 .extracting(StructureProblem::kind, StructureProblem::message)
                 .containsExactly(org.assertj.core.groups.Tuple.tuple(
-                        Kind.RESEGMENTED, "Unit u1 came back cut into 2 segments; one was sent"));
+                        Kind.RESEGMENTED, "Unit u1 was returned as 2 segments; it was sent as one"));
         assertThat(reading.changes()).extracting(RowChange::number).containsExactly(3);
     }
 

@@ -125,7 +125,7 @@ class ProvingTest {
         assertThat(chosen).isDirectoryContaining("glob:**quay.html").isDirectoryContaining("glob:**2_quay.html");
         assertThat(report)
                 .contains("quay.html")
-                .contains("2 pictures or objects may hold text")
+                .contains("2 pictures or objects may contain text")
                 .contains("Mara: has no text");
     }
 

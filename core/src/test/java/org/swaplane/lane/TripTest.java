@@ -141,7 +141,7 @@ class TripTest {
 
         assertThat(report)
                 .content()
-                .contains("<mark>", "1 of 2", "taken", "not taken", "Both days included? (Ines Falk)");
+                .contains("<mark>", "1 of 2", "accepted", "not accepted", "Both days included? (Ines Falk)");
         assertThat(report).content().doesNotContain("<b>Winter");
     }
 

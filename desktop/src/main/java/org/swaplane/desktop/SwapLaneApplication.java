@@ -1,9 +1,11 @@
 package org.swaplane.desktop;
 
+import java.util.Locale;
 import java.util.Optional;
 import javafx.application.Application;
 import javafx.stage.Stage;
 import org.swaplane.desktop.session.PersonSettings;
+import org.swaplane.desktop.text.Strings;
 
 /** The desktop: all lanes of the person, or one of them. */
 public final class SwapLaneApplication extends Application {
@@ -19,7 +21,10 @@ public final class SwapLaneApplication extends Application {
 
     @Override
     public void start(Stage stage) {
-        windows = new LaneWindows(PersonSettings.ofPerson(), getHostServices());
+        PersonSettings person = PersonSettings.ofPerson();
+        String language = person.interfaceLanguage();
+        Strings.choose(language.isEmpty() ? Locale.getDefault() : Locale.forLanguageTag(language));
+        windows = new LaneWindows(person, getHostServices());
         first.ifPresentOrElse(opened -> windows.show(stage, opened), windows::showLanes);
     }
 

@@ -69,7 +69,7 @@ class JourneyTest extends LaneWindow {
         Path answered = folder.resolve("scan (7).docx");
         DemoReviewer.answer(sent, answered, DAY.instant());
         bringBack(answered);
-        assertThat(lookup("#take-changes").queryAs(Button.class).getText()).isEqualTo("Take 7 changes");
+        assertThat(lookup("#take-changes").queryAs(Button.class).getText()).isEqualTo("Accept 7 changes");
         press("take-changes");
         waitUntil(() -> now().state(4) == State.REVIEWED);
         assertThat(now().target(4).plainText()).contains("14:05");

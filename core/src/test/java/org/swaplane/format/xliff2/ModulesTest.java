@@ -50,18 +50,18 @@ class ModulesTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-            isPresent='Deck'                         | Go up: | Geh hoch: | The file asks for "Deck" in the target
+            isPresent='Deck'                         | Go up: | Geh hoch: | The file requires "Deck" in the target
             isPresent='Deck'                         | Go up: | Zum Deck: |
-            isPresent='deck'                         | Go up: | Zum Deck: | The file asks for "deck" in the target
+            isPresent='deck'                         | Go up: | Zum Deck: | The file requires "deck" in the target
             isPresent='deck' caseSensitive='no'      | Go up: | Zum Deck: |
-            isPresent='Deck' occurs='2'              | Go up: | Zum Deck: | The file asks for "Deck" 2 times in the target, which has it once
+            isPresent='Deck' occurs='2'              | Go up: | Zum Deck: | The file requires "Deck" 2 times in the target; it is there once
             isNotPresent='Sie'                       | Go up: | Gehen Sie | The file forbids "Sie" in the target
-            startsWith='*'                           | Go up: | Zum Deck: | The file asks for a target that begins with "*"
-            endsWith=':'                             | Go up: | Zum Deck  | The file asks for a target that ends with ":"
+            startsWith='*'                           | Go up: | Zum Deck: | The file requires a target that begins with "*"
+            endsWith=':'                             | Go up: | Zum Deck  | The file requires a target that ends with ":"
             endsWith=':' existsInSource='yes'        | Go up  | Zum Deck  |
-            endsWith=':' existsInSource='yes'        | Go up  | Zum Deck: | What the file asks of the target (":") holds there, but not in the source
+            endsWith=':' existsInSource='yes'        | Go up  | Zum Deck: | What the file requires of the target (":") is true of it, but not of the source
             isPresent='u&#x308;'                     | Go up: | Zum Rücken |
-            isPresent='u&#x308;' normalization='none' | Go up: | Zum Rücken | The file asks for "ü" in the target
+            isPresent='u&#x308;' normalization='none' | Go up: | Zum Rücken | The file requires "ü" in the target
             """)
     void rulesOfTheFileAreChecked(String rule, String source, String target, String message) throws IOException {
         BilingualDocument document = read("", unit("", rule(rule), source, target));

@@ -7,28 +7,44 @@ import java.util.MissingResourceException;
 import java.util.ResourceBundle;
 import java.util.function.UnaryOperator;
 import org.swaplane.wording.InterfaceTranslation;
+import org.swaplane.wording.Wording;
 
 /** The strings of the interface by key, with ICU message syntax for their arguments. */
 public final class Strings {
-    private static final ResourceBundle BUNDLE =
-            ResourceBundle.getBundle("org.swaplane.desktop.text.strings", Locale.ROOT);
+    private static final ResourceBundle.Control NO_FALLBACK =
+            ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_PROPERTIES);
+    private static volatile Language language = language(Locale.ENGLISH);
+
+    /** Strings, and the locale of their numbers. */
+    private record Language(Locale locale, ResourceBundle bundle) {}
 
     private static final UnaryOperator<String> TRANSLATION = InterfaceTranslation.chosen();
 
     private Strings() {}
 
+    private static Language language(Locale locale) {
+        return new Language(locale, ResourceBundle.getBundle("org.swaplane.desktop.text.strings", locale, NO_FALLBACK));
+    }
+
+    /** From now on strings are of this language, English where there are none. The program chooses it once, when it starts. */
+    public static void choose(Locale locale) {
+        language = language(locale);
+        Wording.choose(locale);
+    }
+
     /** The locale by which numbers, dates and names of languages are written. */
     public static ULocale locale() {
-        return ULocale.ENGLISH;
+        return ULocale.forLocale(language.locale());
     }
 
     /** The string for {@code key}; a key that is missing shows as {@code <key>}. */
     public static String say(String key, Object... arguments) {
+        Language now = language;
         try {
-            String pattern = TRANSLATION.apply(BUNDLE.getString(key));
+            String pattern = TRANSLATION.apply(now.bundle().getString(key));
             return arguments.length == 0
                     ? pattern.replace("''", "'")
-                    : new MessageFormat(pattern, Locale.ENGLISH).format(arguments);
+                    : new MessageFormat(pattern, now.locale()).format(arguments);
         } catch (MissingResourceException e) {
             return '<' + key + '>';
         }

@@ -71,7 +71,7 @@ class StringsTest {
 
     @Test
     void numbersOfThingsAreSaidInWords() {
-        assertThat(Strings.say("return.take-count", 1)).isEqualTo("Take one change");
-        assertThat(Strings.say("return.take-count", 12)).isEqualTo("Take 12 changes");
+        assertThat(Strings.say("return.take-count", 1)).isEqualTo("Accept 1 change");
+        assertThat(Strings.say("return.take-count", 12)).isEqualTo("Accept 12 changes");
     }
 }
