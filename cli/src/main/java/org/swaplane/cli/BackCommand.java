@@ -95,7 +95,7 @@ final class BackCommand implements Callable<Integer> {
     }
 
     private static List<SegmentEdit> edits(ReturnReading reading, Function<RowChange, State> state) {
-        return reading.sound().stream()
+        return reading.safe().stream()
                 .map(change -> new SegmentEdit(change.index(), change.answer(), state.apply(change)))
                 .toList();
     }
@@ -143,7 +143,7 @@ final class BackCommand implements Callable<Integer> {
         entry.put("segment", change.segment().key());
         entry.put("sent", change.sent());
         entry.put("returned", change.returned());
-        entry.put("applied", change.sound());
+        entry.put("applied", change.safe());
         change.revision().ifPresent(revision -> {
             entry.put("author", revision.author());
             entry.put("date", revision.date());

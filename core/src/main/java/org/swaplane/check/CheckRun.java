@@ -68,7 +68,7 @@ public final class CheckRun {
     /** The findings of one segment; what is locked in the file is nobody's work here, and only must stay as it is. */
     public List<Finding> run(CheckedSegment segment) {
         if (segment.segment().locked()) {
-            return isOn(locked.id()) ? severe(locked.check(segment)) : List.of();
+            return isOn(locked.id()) ? applyProfile(locked.check(segment)) : List.of();
         }
         int length =
                 Math.max(segment.sourceText().length(), segment.targetText().length());
@@ -81,18 +81,18 @@ public final class CheckRun {
                     List.of(),
                     List.of(),
                     Optional.empty());
-            return asSet(tooLong).map(List::of).orElse(List.of());
+            return applyProfile(tooLong).map(List::of).orElse(List.of());
         }
         List<Finding> findings = new ArrayList<>();
         for (Check check : checks) {
-            findings.addAll(severe(check.check(segment)));
+            findings.addAll(applyProfile(check.check(segment)));
         }
-        findings.removeIf(each -> isToldBetter(each, findings));
+        findings.removeIf(each -> isSuperseded(each, findings));
         return findings;
     }
 
     /** A term that is missing because a forbidden one stands in its place is one mistake, not two. */
-    private static boolean isToldBetter(Finding finding, List<Finding> all) {
+    private static boolean isSuperseded(Finding finding, List<Finding> all) {
         return finding.check().equals("term")
                 && all.stream()
                         .anyMatch(each -> each.check().equals("forbidden-term")
@@ -104,7 +104,7 @@ public final class CheckRun {
     }
 
     /** With the severities of the profile. */
-    private List<Finding> severe(List<Finding> findings) {
+    private List<Finding> applyProfile(List<Finding> findings) {
         if (findings.isEmpty() || profile.severities().isEmpty()) {
             return findings;
         }
@@ -151,8 +151,10 @@ public final class CheckRun {
     }
 
     /** What the profile says of a check that is not about one segment alone. */
-    Optional<Finding> asSet(Finding finding) {
-        return isOn(finding.check()) ? Optional.of(severe(List.of(finding)).get(0)) : Optional.empty();
+    Optional<Finding> applyProfile(Finding finding) {
+        return isOn(finding.check())
+                ? Optional.of(applyProfile(List.of(finding)).get(0))
+                : Optional.empty();
     }
 
     Profile profile() {

@@ -86,7 +86,7 @@ public final class DocumentCheck {
      * The findings of segments that changed since all were checked, and of all with the same sources or targets, by position; an empty
      * list where there is none any more.
      */
-    public Map<Integer, List<Finding>> again(Collection<Integer> changed) {
+    public Map<Integer, List<Finding>> recheck(Collection<Integer> changed) {
         TreeSet<Integer> concerned = new TreeSet<>(changed);
         for (int each : changed) {
             keepOwn(each, checks.run(segments.apply(each)));
@@ -112,10 +112,10 @@ public final class DocumentCheck {
         if (ofSource != null) {
             // The same source elsewhere says more of an empty target than that it is empty.
             findings.removeIf(each -> each.check().equals(ofSource.check()));
-            checks.asSet(ofSource).ifPresent(findings::add);
+            checks.applyProfile(ofSource).ifPresent(findings::add);
         }
         if (ofTarget != null) {
-            checks.asSet(ofTarget).ifPresent(findings::add);
+            checks.applyProfile(ofTarget).ifPresent(findings::add);
         }
         return findings;
     }

@@ -85,11 +85,11 @@ final class EndPunctuationCheck extends TextCheck {
         if (target == End.NONE
                 && source == End.STOP
                 && endsWithText(texts.segment().target())) {
-            String stop = STOPS.getOrDefault(texts.targetLanguage().code(), ".");
+            String fullStop = STOPS.getOrDefault(texts.targetLanguage().code(), ".");
             // Behind brackets and quotation marks where it stands so in the source.
             boolean outside = sourceAt == texts.source().stripTrailing().length() - 1;
             int place = outside ? texts.target().stripTrailing().length() : targetAt + 1;
-            Content fixed = texts.segment().target().replaceText(place, place, stop);
+            Content fixed = texts.segment().target().replaceText(place, place, fullStop);
             String mark = texts.source().substring(sourceAt, sourceAt + 1);
             return List.of(warning(texts, Phrase.of("check.end-punctuation.missing", mark), targetSpan, fixed));
         }

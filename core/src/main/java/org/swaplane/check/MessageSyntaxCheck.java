@@ -12,7 +12,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import org.swaplane.compare.Span;
-import org.swaplane.format.Message;
+import org.swaplane.format.IcuMessage;
 import org.swaplane.wording.Phrase;
 
 /**
@@ -31,7 +31,7 @@ final class MessageSyntaxCheck extends TextCheck {
 
     @Override
     List<Finding> find(Texts texts) {
-        if (!Message.mayHaveVariants(texts.source())) {
+        if (!IcuMessage.mayHaveVariants(texts.source())) {
             return List.of();
         }
         Map<String, Argument> source;

@@ -2,7 +2,7 @@ package org.swaplane.check;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.swaplane.format.Message;
+import org.swaplane.format.IcuMessage;
 import org.swaplane.number.NumberReader;
 import org.swaplane.number.ReadNumber;
 import org.swaplane.placeholder.Placeholders;
@@ -74,7 +74,7 @@ record NumberMatching(
             missing.removeIf(number -> Codes.isOfWord(segment.sourceText(), number));
             added.removeIf(number -> Codes.isOfWord(segment.targetText(), number));
         }
-        if (Message.mayHaveVariants(segment.sourceText())) {
+        if (IcuMessage.mayHaveVariants(segment.sourceText())) {
             missing.removeIf(NumberMatching::isSelected);
             added.removeIf(NumberMatching::isSelected);
         }

@@ -10,7 +10,7 @@ import java.util.Set;
 import org.jsoup.parser.Parser;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
-import org.swaplane.format.Message;
+import org.swaplane.format.IcuMessage;
 import org.swaplane.placeholder.Placeholders;
 import org.swaplane.placeholder.Placeholders.Found;
 import org.swaplane.placeholder.PrintfArguments;
@@ -48,7 +48,7 @@ final class PlaceholdersCheck implements Check {
         if (source.isEmpty() && target.isEmpty()) {
             return List.of();
         }
-        if (Message.mayHaveVariants(segment.sourceText())) {
+        if (IcuMessage.mayHaveVariants(segment.sourceText())) {
             source = onceEach(source);
             target = onceEach(target);
         }

@@ -1,6 +1,6 @@
 package org.swaplane.convert;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.io.IOException;
 import java.io.OutputStream;
@@ -134,9 +134,9 @@ public final class Merge {
             List<Segment> there = units.get(i + 1);
             Content source = own.get(i).source();
             if (there == null) {
-                problems.add(say("merge.missing", own.get(i).key()));
+                problems.add(text("merge.missing", own.get(i).key()));
             } else if (!same(source, there)) {
-                problems.add(say("merge.source-differs", own.get(i).key()));
+                problems.add(text("merge.source-differs", own.get(i).key()));
             } else {
                 add(i, source, there);
             }

@@ -24,7 +24,7 @@ public record Segment(
         State state,
         String nativeState,
         Lock lock,
-        About about) {
+        SegmentMetadata about) {
 
     /** Whether something says that it must not be changed. */
     public boolean locked() {

@@ -1,6 +1,6 @@
 package org.swaplane.exchange;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -34,7 +34,7 @@ public final class FileExchange {
             Segment segment = document.segments().get(i);
             String sent = TagNotation.write(segment.target(), segment.source());
             // The copy itself is not kept, so this is what it would say today.
-            List<String> notes = segment.locked() ? List.of(say("copy.locked")) : List.of();
+            List<String> notes = segment.locked() ? List.of(text("copy.locked")) : List.of();
             rows.add(new SentRow(i + 1, i, segment, sent, segment.target(), notes));
         }
         return rows;

@@ -1,6 +1,6 @@
 package org.swaplane.exchange;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -53,16 +53,16 @@ public final class ReturnReader {
         int number = original.number();
         if (!Fingerprint.ofWritten(row.source()).equals(Fingerprint.of(source))) {
             own.add(new StructureProblem(
-                    Kind.SOURCE_CHANGED, number, say("return.source-changed", number, row.source())));
+                    Kind.SOURCE_CHANGED, number, text("return.source-changed", number, row.source())));
         }
         if (changed && original.segment().locked()) {
-            own.add(new StructureProblem(Kind.LOCKED_CHANGED, number, say("return.locked-changed", number)));
+            own.add(new StructureProblem(Kind.LOCKED_CHANGED, number, text("return.locked-changed", number)));
         }
         if (changed && !reading.damages().isEmpty()) {
             String written = reading.damages().get(0).written().strip();
-            own.add(new StructureProblem(Kind.TAGS_DAMAGED, number, say("return.tags-damaged", number, written)));
+            own.add(new StructureProblem(Kind.TAGS_DAMAGED, number, text("return.tags-damaged", number, written)));
         } else if (changed && !tagsWhole(reading.content(), original)) {
-            own.add(new StructureProblem(Kind.TAGS_CHANGED, number, say("return.tags-changed", number)));
+            own.add(new StructureProblem(Kind.TAGS_CHANGED, number, text("return.tags-changed", number)));
         }
         problems.addAll(own);
         own.addAll(known);

@@ -18,7 +18,7 @@ public record ReturnReading(
     }
 
     /** The changes that can be taken without a look. */
-    public List<RowChange> sound() {
-        return changes.stream().filter(RowChange::sound).toList();
+    public List<RowChange> safe() {
+        return changes.stream().filter(RowChange::safe).toList();
     }
 }

@@ -1,6 +1,6 @@
 package org.swaplane.exchange;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.io.IOException;
 import java.util.HashMap;
@@ -48,7 +48,7 @@ public final class ReturnReport {
                 "returned", MarkedText.pieces(change.returned(), difference.after()),
                 "now", change.nowWritten(),
                 "by", change.revision().map(Revision::author).orElse(""),
-                "outcome", say(taken.contains(change.number()) ? "return.taken" : "return.kept"));
+                "outcome", text(taken.contains(change.number()) ? "return.taken" : "return.kept"));
     }
 
     private static String remark(RowRemark remark) {

@@ -1,6 +1,6 @@
 package org.swaplane.exchange;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -62,7 +62,7 @@ public final class ReturnedBilingual {
                 problems.add(new StructureProblem(
                         Kind.RESEGMENTED,
                         row.number(),
-                        say(
+                        text(
                                 "return.resegmented",
                                 row.segment().unit(),
                                 there.size(),

@@ -1,6 +1,6 @@
 package org.swaplane.exchange;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.util.List;
 
@@ -9,11 +9,12 @@ public final class ReviewInstructions {
     private ReviewInstructions() {}
 
     public static List<String> forReview() {
-        return List.of(say("copy.instructions.review"), say("copy.instructions.tags"), say("copy.instructions.rows"));
+        return List.of(
+                text("copy.instructions.review"), text("copy.instructions.tags"), text("copy.instructions.rows"));
     }
 
     public static List<String> forTranslation() {
         return List.of(
-                say("copy.instructions.translation"), say("copy.instructions.tags"), say("copy.instructions.rows"));
+                text("copy.instructions.translation"), text("copy.instructions.tags"), text("copy.instructions.rows"));
     }
 }

@@ -41,12 +41,12 @@ public record RowChange(
     }
 
     /** Whether it can be taken without a person's look. */
-    public boolean sound() {
+    public boolean safe() {
         return problems.isEmpty() && what == Case.CHANGED_THERE;
     }
 
     /** What taking it would write, where it can be taken at all: never a damaged tag, never over a lock. */
-    public Optional<Content> takeable() {
+    public Optional<Content> applicable() {
         boolean forbidden = problems.stream().anyMatch(problem -> problem.kind().forbids());
         if (forbidden || what == Case.SAME_CHANGE) {
             return Optional.empty();

@@ -1,6 +1,6 @@
 package org.swaplane.exchange;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -54,9 +54,9 @@ final class RowMatching {
     private void put(int number, ReturnedRow row) {
         ReturnedRow before = matched.putIfAbsent(number, row);
         if (before != null && before.target().equals(row.target())) {
-            problems.add(new StructureProblem(Kind.ROW_MOVED, 0, say("return.row-repeated", number)));
+            problems.add(new StructureProblem(Kind.ROW_MOVED, 0, text("return.row-repeated", number)));
         } else if (before != null) {
-            problems.add(new StructureProblem(Kind.ROW_DOUBLED, number, say("return.row-doubled", number)));
+            problems.add(new StructureProblem(Kind.ROW_DOUBLED, number, text("return.row-doubled", number)));
         }
     }
 
@@ -69,10 +69,10 @@ final class RowMatching {
         if (candidates.size() == 1) {
             int number = candidates.get(0).number();
             matched.put(number, row);
-            problems.add(new StructureProblem(Kind.CODE_DAMAGED, number, say("return.code-damaged", number)));
+            problems.add(new StructureProblem(Kind.CODE_DAMAGED, number, text("return.code-damaged", number)));
         } else {
-            problems.add(
-                    new StructureProblem(Kind.ROW_UNKNOWN, 0, say("return.row-unknown", row.position(), row.source())));
+            problems.add(new StructureProblem(
+                    Kind.ROW_UNKNOWN, 0, text("return.row-unknown", row.position(), row.source())));
         }
     }
 
@@ -80,7 +80,7 @@ final class RowMatching {
         for (SentRow row : sent.values()) {
             if (!matched.containsKey(row.number())) {
                 problems.add(
-                        new StructureProblem(Kind.ROW_MISSING, row.number(), say("return.row-missing", row.number())));
+                        new StructureProblem(Kind.ROW_MISSING, row.number(), text("return.row-missing", row.number())));
             }
         }
     }
@@ -94,7 +94,7 @@ final class RowMatching {
         for (int number : matched.keySet()) {
             if (!inPlace.contains(number)) {
                 int position = matched.get(number).position();
-                problems.add(new StructureProblem(Kind.ROW_MOVED, number, say("return.row-moved", number, position)));
+                problems.add(new StructureProblem(Kind.ROW_MOVED, number, text("return.row-moved", number, position)));
             }
         }
     }

@@ -11,9 +11,9 @@ import java.util.Optional;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
-import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.task.Progress;
 import org.swaplane.wording.Wording;
 
@@ -150,13 +150,19 @@ public final class TextDocument implements DocumentFile {
         }
 
         /** Adds the unit that stands at {@code [start, end)}; see {@link UnitCollector#add}. */
-        public void add(String id, int start, int end, Content content, UnitSyntax syntax, About about) {
+        public void add(String id, int start, int end, Content content, UnitSyntax syntax, SegmentMetadata about) {
             add(id, start, end, content, syntax, about, List.of());
         }
 
         /** Adds a unit with texts in its tags. If it has no text itself, those are units all the same. */
         public void add(
-                String id, int start, int end, Content content, UnitSyntax syntax, About about, List<Inner> inner) {
+                String id,
+                int start,
+                int end,
+                Content content,
+                UnitSyntax syntax,
+                SegmentMetadata about,
+                List<Inner> inner) {
             Optional<UnitCollector.Unit> outer = units.add(id, content, Lock.NONE, about);
             List<InnerPlace> within = new ArrayList<>(0);
             for (Inner each : inner) {
@@ -181,18 +187,19 @@ public final class TextDocument implements DocumentFile {
             }
         }
 
-        /** Adds a text as a message whose variants are units of their own; see {@link Message}. */
-        public void add(String id, int start, int end, Message message, UnitSyntax syntax, About about) {
+        /** Adds a text as a message whose variants are units of their own; see {@link IcuMessage}. */
+        public void add(String id, int start, int end, IcuMessage message, UnitSyntax syntax, SegmentMetadata about) {
             Place place = place(id, start, end, message, syntax, about);
             if (place.unit().isPresent() || !place.inner().isEmpty()) {
                 places.add(place);
             }
         }
 
-        private Place place(String id, int start, int end, Message message, UnitSyntax syntax, About about) {
+        private Place place(
+                String id, int start, int end, IcuMessage message, UnitSyntax syntax, SegmentMetadata about) {
             Optional<UnitCollector.Unit> unit = units.add(id, message.content(), Lock.NONE, about);
             List<InnerPlace> within = new ArrayList<>(0);
-            for (Message.Variant variant : message.variants()) {
+            for (IcuMessage.Variant variant : message.variants()) {
                 Place inner = place(
                         id + ' ' + variant.name(),
                         variant.from(),
@@ -221,7 +228,7 @@ public final class TextDocument implements DocumentFile {
                 units.problem(
                         0,
                         0,
-                        Wording.say("format.encoding-guessed", text.encoding().label(), text.doubt()));
+                        Wording.text("format.encoding-guessed", text.encoding().label(), text.doubt()));
             }
             BilingualDocument document = units.document(
                     format, text.encoding().label(), text.source().name());

@@ -6,12 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.swaplane.content.Content;
-import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.Segment;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.document.State;
 import org.swaplane.segmentation.Segmentation;
 import org.swaplane.segmentation.SplitContent;
@@ -78,7 +78,7 @@ public final class UnitCollector {
      * @param id where it stands in words of the document; need not be unique
      * @return the unit, empty when it was not added
      */
-    public Optional<Unit> add(String id, Content content, Lock lock, About about) {
+    public Optional<Unit> add(String id, Content content, Lock lock, SegmentMetadata about) {
         if (!hasLetter(content.plainText())) {
             return Optional.empty();
         }

@@ -1,6 +1,6 @@
 package org.swaplane.lane;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -66,7 +66,7 @@ public final class CheckReports {
                     finding.suggestion()
                             .map(fixed -> TagNotation.write(fixed, segment.source()))
                             .orElse(""),
-                    aside.map(each -> say("report.checks.because", each.reason(), each.who()))
+                    aside.map(each -> text("report.checks.because", each.reason(), each.who()))
                             .orElse("")));
         }
     }

@@ -138,7 +138,7 @@ final class CheckScope {
             each.positions.forEach(position -> changed.add(firsts.get(at) + position));
         }
         if (!changed.isEmpty()) {
-            put(check.again(changed));
+            put(check.recheck(changed));
         }
         return !steps.isEmpty();
     }

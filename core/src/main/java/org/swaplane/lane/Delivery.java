@@ -1,6 +1,6 @@
 package org.swaplane.lane;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -70,9 +70,7 @@ public final class Delivery {
     }
 
     private int away(Track track) {
-        return (int) lane.trips().of(track).stream()
-                .filter(trip -> trip.back().isEmpty())
-                .count();
+        return (int) lane.trips().of(track).stream().filter(Trip::isAway).count();
     }
 
     private boolean dryRunPassed(Track track) {
@@ -89,12 +87,12 @@ public final class Delivery {
         BilingualFile written = lane.trackStore().open(track.track(), Source.of(track.name(), path), progress);
         if (written instanceof DocumentFile document) {
             return DocumentProof.firstLost(track.units(), document.units(List.of()))
-                    .map(lost -> say("gate.write-back.segment", lost))
+                    .map(lost -> text("gate.write-back.segment", lost))
                     .orElse("");
         }
         BilingualDocument read = written.document();
         if (read.segments().size() != track.size()) {
-            return say("gate.write-back.count", track.size(), read.segments().size());
+            return text("gate.write-back.count", track.size(), read.segments().size());
         }
         for (int i = 0; i < track.size(); i++) {
             Segment segment = read.segments().get(i);
@@ -102,7 +100,7 @@ public final class Delivery {
                     && segment.target().sameAs(track.target(i))
                     && statesAgree(segment.state(), i, track);
             if (!same) {
-                return say("gate.write-back.segment", segment.key());
+                return text("gate.write-back.segment", segment.key());
             }
         }
         return "";

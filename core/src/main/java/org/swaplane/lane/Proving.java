@@ -1,6 +1,6 @@
 package org.swaplane.lane;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -104,7 +104,7 @@ public final class Proving {
     }
 
     private static String word(Proof.Verdict verdict) {
-        return say("verdict." + verdict.name().toLowerCase(Locale.ROOT));
+        return text("verdict." + verdict.name().toLowerCase(Locale.ROOT));
     }
 
     private static List<Map<String, Object>> details(ProofStore.Remembered dryRun, Proof proof) {
@@ -116,7 +116,7 @@ public final class Proving {
                         detail.text(),
                         "looked",
                         dryRun.tick(proof, detail)
-                                .map(tick -> say("proof.looked-at", tick.who(), tick.reason()))
+                                .map(tick -> text("proof.looked-at", tick.who(), tick.reason()))
                                 .orElse("")))
                 .toList();
     }

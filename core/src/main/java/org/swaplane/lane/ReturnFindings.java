@@ -24,7 +24,7 @@ final class ReturnFindings {
     Map<Integer, List<Finding>> of(ReturnReading reading) {
         Map<Integer, List<Finding>> found = new HashMap<>();
         for (RowChange change : reading.changes()) {
-            List<Finding> brought = change.takeable()
+            List<Finding> brought = change.applicable()
                     .map(answer -> brought(change.index(), answer))
                     .orElse(List.of());
             if (!brought.isEmpty()) {

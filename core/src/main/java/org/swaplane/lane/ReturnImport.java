@@ -61,7 +61,7 @@ public final class ReturnImport {
 
         /** Whether a change can be accepted without a person's look: nothing about it is doubtful, and it brings no new finding. */
         public boolean isSafe(RowChange change) {
-            return change.sound() && !newFindings.containsKey(change.number());
+            return change.safe() && !newFindings.containsKey(change.number());
         }
     }
 
@@ -208,7 +208,7 @@ public final class ReturnImport {
         Map<Integer, Value> edits = new HashMap<>();
         for (RowChange change : recognised.reading().changes()) {
             if (rows.contains(change.number())) {
-                Content answer = change.takeable()
+                Content answer = change.applicable()
                         .orElseThrow(() -> new CannotProceedException(
                                 recognised.copy().name(),
                                 "row " + change.number() + " cannot be taken",

@@ -9,6 +9,7 @@ import java.util.Optional;
  * @param code identity of the trip, five characters, written in every row of the copy
  * @param sentSha256 of the copy that went out; its bytes are kept in the lane
  * @param back what came back, empty while it is away
+ * @param withdrawn whether it is not waited for any more; if it comes back all the same, it is recognised
  */
 public record Trip(
         String code,
@@ -18,10 +19,16 @@ public record Trip(
         Instant sentAt,
         String sentName,
         String sentSha256,
-        Optional<Back> back) {
+        Optional<Back> back,
+        boolean withdrawn) {
+    /** Whether the copy is out and waited for. */
+    public boolean isAway() {
+        return back.isEmpty() && !withdrawn;
+    }
+
     /** The same, come back. */
     Trip with(Back other) {
-        return new Trip(code, track, person, purpose, sentAt, sentName, sentSha256, Optional.of(other));
+        return new Trip(code, track, person, purpose, sentAt, sentName, sentSha256, Optional.of(other), withdrawn);
     }
 
     /** The copy that came back; {@code report} is the name of the report in the lane's folder of reports. */

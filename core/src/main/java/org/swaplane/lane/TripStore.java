@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.format.Source;
@@ -73,12 +74,12 @@ public final class TripStore implements TrackStore.PositionalData {
 
     /** Whether a copy of a track is still away. */
     public boolean isAway(Track track) {
-        return of(track).stream().anyMatch(trip -> trip.back().isEmpty());
+        return of(track).stream().anyMatch(Trip::isAway);
     }
 
     /** How many copies are away. */
     public int away() {
-        return (int) trips.stream().filter(trip -> trip.back().isEmpty()).count();
+        return (int) trips.stream().filter(Trip::isAway).count();
     }
 
     public Optional<Trip> find(String code) {
@@ -98,7 +99,8 @@ public final class TripStore implements TrackStore.PositionalData {
     /** Remembers that a copy went out, and keeps its bytes. */
     public Trip sent(String code, Track track, String person, Purpose purpose, Source copy) throws IOException {
         String sha256 = files.keep(copy);
-        Trip trip = new Trip(code, track.id(), person, purpose, clock.instant(), copy.name(), sha256, Optional.empty());
+        Trip trip = new Trip(
+                code, track.id(), person, purpose, clock.instant(), copy.name(), sha256, Optional.empty(), false);
         LaneWriter.await(writer.submit(transaction -> {
             database.update(
                     "insert into trip (code, track, person, purpose, sent_at, sent_name, sent_sha256)"
@@ -114,6 +116,15 @@ public final class TripStore implements TrackStore.PositionalData {
             return null;
         }));
         return trip;
+    }
+
+    /** Has a copy not waited for any more. */
+    public CompletableFuture<Void> withdraw(Trip trip) {
+        return writer.submit(transaction -> {
+            database.update("update trip set withdrawn = 1 where code = ?", trip.code());
+            changed(trip, transaction);
+            return null;
+        });
     }
 
     private void changed(Trip trip, LaneTransaction transaction) {
@@ -221,7 +232,8 @@ public final class TripStore implements TrackStore.PositionalData {
                 Instant.parse(row.getString("sent_at")),
                 row.getString("sent_name"),
                 row.getString("sent_sha256"),
-                back);
+                back,
+                row.getInt("withdrawn") != 0);
     }
 
     @Override

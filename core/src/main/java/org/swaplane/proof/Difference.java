@@ -1,6 +1,6 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -28,7 +28,7 @@ final class Difference {
             return betweenParts(one, other);
         }
         long at = Files.mismatch(one, other);
-        return at < 0 ? Optional.empty() : Optional.of(new Detail("", say("proof.only-targets.at", at)));
+        return at < 0 ? Optional.empty() : Optional.of(new Detail("", text("proof.only-targets.at", at)));
     }
 
     private static Optional<Detail> betweenParts(Path one, Path other) throws IOException {
@@ -39,7 +39,7 @@ final class Difference {
             second.stream().forEach(entry -> parts.putIfAbsent(entry.getName(), entry));
             for (String name : parts.keySet()) {
                 if (!same(first, second, name)) {
-                    return Optional.of(new Detail(name, say("proof.only-targets.part")));
+                    return Optional.of(new Detail(name, text("proof.only-targets.part")));
                 }
             }
         }

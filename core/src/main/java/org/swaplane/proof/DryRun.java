@@ -1,6 +1,6 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.io.IOException;
 import java.io.OutputStream;
@@ -15,10 +15,10 @@ import java.util.Optional;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Text;
-import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Segment;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.DocumentFile;
@@ -170,7 +170,7 @@ public final class DryRun {
                     State.TRANSLATED,
                     "",
                     Lock.NONE,
-                    About.NOTHING));
+                    SegmentMetadata.NOTHING));
         }
         return new BilingualDocument(
                 document.format(), document.encoding(), document.parts(), segments, List.of(), List.of());
@@ -182,7 +182,7 @@ public final class DryRun {
         List<Segment> before = original.segments();
         List<Segment> after = read.segments();
         if (before.size() != after.size()) {
-            lost.add(new Detail("", say("proof.survival.count", before.size(), after.size())));
+            lost.add(new Detail("", text("proof.survival.count", before.size(), after.size())));
         }
         int next = 0;
         for (int i = 0; i < Math.min(before.size(), after.size()) && lost.size() < Proof.MOST_DETAILS; i++) {

@@ -1,6 +1,6 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -43,7 +43,7 @@ final class Growth {
     void addOverflow(String format, String place, String text) {
         details.add(new Detail(
                 place,
-                say(
+                text(
                         FormatTraits.of(format).markup() == FormatTraits.Markup.OFFICE_SHEETS
                                 ? "proof.growth.column"
                                 : "proof.growth.box",
@@ -52,7 +52,7 @@ final class Growth {
 
     private void add(int index, Segment segment, String key, int length, int most) {
         details.add(new Detail(
-                segment.key(), say(key, length, most, segment.source().plainText()), index));
+                segment.key(), text(key, length, most, segment.source().plainText()), index));
     }
 
     Proof proof() {

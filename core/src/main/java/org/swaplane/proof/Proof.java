@@ -1,6 +1,6 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonProperty;
@@ -58,18 +58,18 @@ public record Proof(String id, Verdict verdict, String message, List<Detail> det
     static Proof of(String id, boolean holds, List<Detail> details) {
         return holds
                 ? passed(id, details)
-                : new Proof(id, Verdict.FAIL, say("proof." + id + ".fail", details.size()), details);
+                : new Proof(id, Verdict.FAIL, text("proof." + id + ".fail", details.size()), details);
     }
 
     /** One that holds; details are for information. */
     static Proof passed(String id, List<Detail> details) {
-        return new Proof(id, Verdict.PASS, say("proof." + id + ".pass", details.size()), details);
+        return new Proof(id, Verdict.PASS, text("proof." + id + ".pass", details.size()), details);
     }
 
     /** One that holds when nothing was found, and else asks for a look; the sentence is {@code proof.ID.warn}. */
     static Proof unlessFound(String id, List<Detail> details) {
         return details.isEmpty()
                 ? passed(id, details)
-                : new Proof(id, Verdict.WARN, say("proof." + id + ".warn", details.size()), details);
+                : new Proof(id, Verdict.WARN, text("proof." + id + ".warn", details.size()), details);
     }
 }

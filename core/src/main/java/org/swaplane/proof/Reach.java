@@ -1,6 +1,6 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.io.IOException;
 import java.util.ArrayList;
@@ -46,13 +46,16 @@ final class Reach {
                 .toList();
         long onPurpose = unreached.size() - unexpected.size();
         return unexpected.isEmpty()
-                ? new Proof("reach", Proof.Verdict.PASS, say("proof.reach.pass", onPurpose), List.of())
+                ? new Proof("reach", Proof.Verdict.PASS, text("proof.reach.pass", onPurpose), List.of())
                 : new Proof(
-                        "reach", Proof.Verdict.WARN, say("proof.reach.warn", unexpected.size(), onPurpose), unexpected);
+                        "reach",
+                        Proof.Verdict.WARN,
+                        text("proof.reach.warn", unexpected.size(), onPurpose),
+                        unexpected);
     }
 
     private static String words(FoundText found) {
-        return say(
+        return text(
                 "proof.reach.kind."
                         + found.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'),
                 found.text());
@@ -64,7 +67,7 @@ final class Reach {
                 pictures.stream()
                         .map(each -> new Detail(
                                 each.name(),
-                                say("proof.pictures.one", each.place(), each.width(), each.height(), each.bytes())))
+                                text("proof.pictures.one", each.place(), each.width(), each.height(), each.bytes())))
                         .toList());
     }
 }

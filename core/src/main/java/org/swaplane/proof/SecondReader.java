@@ -1,6 +1,6 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.io.BufferedInputStream;
 import java.io.IOException;
@@ -105,7 +105,7 @@ final class SecondReader {
         try (ZipFile before = new ZipFile(original.toFile());
                 ZipFile after = new ZipFile(written.toFile())) {
             if (!names(before).equals(names(after))) {
-                return failed("", say("proof.second-reader.parts"));
+                return failed("", text("proof.second-reader.parts"));
             }
             for (ZipEntry entry : Collections.list(after.entries())) {
                 if (entry.getName().endsWith(".xml") || entry.getName().endsWith(".rels")) {
@@ -126,7 +126,7 @@ final class SecondReader {
 
     private static Proof sameElements(Path original, Path written) throws IOException {
         boolean same = elements(original).equals(elements(written));
-        return same ? passed() : failed("", say("proof.second-reader.elements"));
+        return same ? passed() : failed("", text("proof.second-reader.elements"));
     }
 
     private static List<String> elements(Path page) throws IOException {
@@ -142,14 +142,14 @@ final class SecondReader {
                 PreparedStatement statement = connection.prepareStatement("select json_valid(?)")) {
             statement.setString(1, json.startsWith("\uFEFF") ? json.substring(1) : json);
             try (ResultSet row = statement.executeQuery()) {
-                return row.next() && row.getInt(1) == 1 ? passed() : failed("", say("proof.second-reader.json"));
+                return row.next() && row.getInt(1) == 1 ? passed() : failed("", text("proof.second-reader.json"));
             }
         }
     }
 
     private static Proof sameKeys(Path original, Path written, Charset charset) throws IOException {
         boolean same = keys(original, charset).equals(keys(written, charset));
-        return same ? passed() : failed("", say("proof.second-reader.keys"));
+        return same ? passed() : failed("", text("proof.second-reader.keys"));
     }
 
     private static java.util.Set<String> keys(Path file, Charset charset) throws IOException {
@@ -173,7 +173,7 @@ final class SecondReader {
             }
         }
         boolean same = widths(original, charset, delimiter).equals(widths(written, charset, delimiter));
-        return same ? passed() : failed("", say("proof.second-reader.rows"));
+        return same ? passed() : failed("", text("proof.second-reader.rows"));
     }
 
     /** Cells of each row; none where the file is no table with this delimiter. */

@@ -1,6 +1,6 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -173,6 +173,6 @@ final class SourceStructure {
     private void add(int index, String key, int number) {
         Segment segment = document.segments().get(index);
         details.add(new Detail(
-                segment.key(), say(key, number, TagNotation.write(segment.source(), segment.source())), index));
+                segment.key(), text(key, number, TagNotation.write(segment.source(), segment.source())), index));
     }
 }

@@ -1,6 +1,6 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import com.ibm.icu.text.UnicodeSet;
 import com.ibm.icu.util.LocaleData;
@@ -49,13 +49,13 @@ final class TargetCharacters {
                 }
             });
             if (!missing.isEmpty()) {
-                String words = say("proof.characters.language", document.encoding(), listed(missing), language);
+                String words = text("proof.characters.language", document.encoding(), listed(missing), language);
                 lost.add(new Detail("", words));
             }
             if (FormatTraits.of(document.format()).markup().isPackage()) {
                 DocumentFonts.lacking(written, letters)
-                        .forEach((font, lacking) ->
-                                fonts.add(new Detail(font, say("proof.characters.language", font, lacking, language))));
+                        .forEach((font, lacking) -> fonts.add(
+                                new Detail(font, text("proof.characters.language", font, lacking, language))));
             }
         }
         for (int i = 0; i < document.segments().size(); i++) {
@@ -68,11 +68,11 @@ final class TargetCharacters {
         if (!lost.isEmpty()) {
             Proof.Verdict verdict = canEscape(document) ? Proof.Verdict.WARN : Proof.Verdict.FAIL;
             String key = canEscape(document) ? "proof.characters.warn" : "proof.characters.fail";
-            return new Proof("characters", verdict, say(key, document.encoding()), lost);
+            return new Proof("characters", verdict, text(key, document.encoding()), lost);
         }
         return fonts.isEmpty()
                 ? Proof.passed("characters", fonts)
-                : new Proof("characters", Proof.Verdict.WARN, say("proof.characters.fonts", fonts.size()), fonts);
+                : new Proof("characters", Proof.Verdict.WARN, text("proof.characters.fonts", fonts.size()), fonts);
     }
 
     /** The letters that a language is written with, small and capital. */

@@ -4,7 +4,7 @@ import com.ibm.icu.text.MessagePattern;
 import com.ibm.icu.text.MessagePattern.Part;
 import java.util.ArrayDeque;
 import java.util.Deque;
-import org.swaplane.format.Message;
+import org.swaplane.format.IcuMessage;
 
 /** The syntax of ICU messages with variants, which stays while their texts change. */
 final class MessageSyntax {
@@ -12,7 +12,7 @@ final class MessageSyntax {
 
     /** The text with every character of syntax replaced by {@code filler}; as it is when it is no such message. */
     static String mask(String text, char filler) {
-        if (!Message.mayHaveVariants(text)) {
+        if (!IcuMessage.mayHaveVariants(text)) {
             return text;
         }
         try {

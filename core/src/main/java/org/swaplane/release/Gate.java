@@ -1,6 +1,6 @@
 package org.swaplane.release;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.util.List;
 
@@ -32,7 +32,7 @@ public record Gate(List<Condition> conditions) {
     }
 
     private static Condition condition(String id, boolean holds, Object... arguments) {
-        return new Condition(id, holds, say("gate." + id + (holds ? ".held" : ".open"), arguments));
+        return new Condition(id, holds, text("gate." + id + (holds ? ".held" : ".open"), arguments));
     }
 
     public boolean holds() {

@@ -75,17 +75,17 @@ public record CheckReport(String title, int segments, List<Line> lines) {
     }
 
     private static String check(Line line) {
-        return Wording.say("check-name." + line.finding().check());
+        return Wording.text("check-name." + line.finding().check());
     }
 
     private static String severity(Line line) {
-        return Wording.say("severity." + line.finding().severity().name().toLowerCase(java.util.Locale.ROOT));
+        return Wording.text("severity." + line.finding().severity().name().toLowerCase(java.util.Locale.ROOT));
     }
 
     /** Writes a workbook with one row for each finding, to be sorted and filtered. */
     public void writeWorkbook(OutputStream out) throws IOException {
         try (SXSSFWorkbook workbook = new SXSSFWorkbook()) {
-            SXSSFSheet sheet = workbook.createSheet(Wording.say("report.checks.sheet"));
+            SXSSFSheet sheet = workbook.createSheet(Wording.text("report.checks.sheet"));
             CellStyle head = workbook.createCellStyle();
             Font bold = workbook.createFont();
             bold.setBold(true);
@@ -99,7 +99,7 @@ public record CheckReport(String title, int segments, List<Line> lines) {
             fill(
                     sheet.createRow(0),
                     HEADS.stream()
-                            .map(each -> Wording.say("report.checks." + each))
+                            .map(each -> Wording.text("report.checks." + each))
                             .toList(),
                     head);
             int at = 1;

@@ -1,6 +1,6 @@
 package org.swaplane.reviewcopy;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import com.ctc.wstx.stax.WstxOutputFactory;
 import com.ibm.icu.util.ULocale;
@@ -117,11 +117,11 @@ final class DocxWriter {
         empty("tblHeader");
         end();
         String[] titles = {
-            say("copy.column.number"),
-            say("copy.column.source", copy.sourceLanguage()),
-            say("copy.column.target", copy.targetLanguage()),
-            say("copy.column.comment"),
-            say("copy.column.code")
+            text("copy.column.number"),
+            text("copy.column.source", copy.sourceLanguage()),
+            text("copy.column.target", copy.targetLanguage()),
+            text("copy.column.comment"),
+            text("copy.column.code")
         };
         for (int i = 0; i < titles.length; i++) {
             cell(i, "Heading", titles[i], "", "E4EEEC");
@@ -138,7 +138,7 @@ final class DocxWriter {
         cell(0, "Small", String.valueOf(number), "", fill);
         cell(1, "Normal", row.source(), copy.sourceLanguage(), "F7F5F0");
         cell(2, "Normal", row.target(), copy.targetLanguage(), fill);
-        cell(3, "Small", row.locked() ? say("copy.locked") : row.comment(), "", fill);
+        cell(3, "Small", row.locked() ? text("copy.locked") : row.comment(), "", fill);
         cell(4, "Code", row.code().written(), "", fill);
         end();
     }

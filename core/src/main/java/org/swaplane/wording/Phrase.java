@@ -30,7 +30,7 @@ public record Phrase(String key, List<Object> arguments) {
 
     /** The sentence. */
     public String text() {
-        return key.isEmpty() ? String.valueOf(arguments.get(0)) : Wording.say(key, arguments.toArray());
+        return key.isEmpty() ? String.valueOf(arguments.get(0)) : Wording.text(key, arguments.toArray());
     }
 
     /** The arguments as a JSON array. */

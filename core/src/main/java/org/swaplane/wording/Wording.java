@@ -29,7 +29,7 @@ public final class Wording {
     }
 
     /** The sentence for {@code key}; a key that is missing shows as {@code <key>}. */
-    public static String say(String key, Object... arguments) {
+    public static String text(String key, Object... arguments) {
         Language now = language;
         try {
             return new MessageFormat(TRANSLATION.apply(now.bundle().getString(key)), now.locale()).format(arguments);

@@ -70,7 +70,7 @@ class DocumentCheckTest {
 
         for (Edit edit : edits) {
             targets.set(edit.segment(), edit.target());
-            found.putAll(document.again(List.of(edit.segment())));
+            found.putAll(document.recheck(List.of(edit.segment())));
             found.values().removeIf(List::isEmpty);
         }
 

@@ -133,7 +133,7 @@ class ProfileTest {
         assertThat(found).containsOnlyKeys(1); // how the third one is written does not count
 
         targets.set(1, "Das untere Deck ist heute geschlossen.");
-        assertThat(document.again(List.of(1)).get(1)).isEmpty();
+        assertThat(document.recheck(List.of(1)).get(1)).isEmpty();
     }
 
     @Test

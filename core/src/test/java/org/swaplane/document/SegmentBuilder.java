@@ -82,7 +82,7 @@ public final class SegmentBuilder {
                 state,
                 "",
                 locked ? Lock.FILE : Lock.NONE,
-                About.ofNotes(notes).withLimits(limits));
+                SegmentMetadata.ofNotes(notes).withLimits(limits));
     }
 
     public CheckedSegment checked() {

@@ -76,7 +76,7 @@ class ReturnReaderTest {
     void whatWasChangedThereOnlyIsSound() {
         comesBack(sends("Pier", "Kai"), "Anleger");
 
-        assertThat(read().sound()).extracting(RowChange::answer).containsExactly(Content.of("Anleger"));
+        assertThat(read().safe()).extracting(RowChange::answer).containsExactly(Content.of("Anleger"));
     }
 
     @Test
@@ -86,7 +86,7 @@ class ReturnReaderTest {
         comesBack(row, "Anleger");
 
         assertThat(read().changes()).extracting(RowChange::what).containsExactly(RowChange.Case.SAME_CHANGE);
-        assertThat(read().changes().get(0).takeable()).isEmpty();
+        assertThat(read().changes().get(0).applicable()).isEmpty();
     }
 
     @Test
@@ -98,8 +98,8 @@ class ReturnReaderTest {
         RowChange change = read().changes().get(0);
 
         assertThat(change.what()).isEqualTo(RowChange.Case.CONFLICT);
-        assertThat(change.sound()).isFalse();
-        assertThat(change.takeable()).contains(Content.of("Anleger"));
+        assertThat(change.safe()).isFalse();
+        assertThat(change.applicable()).contains(Content.of("Anleger"));
     }
 
     @Test
@@ -117,7 +117,7 @@ class ReturnReaderTest {
         comesBack(sends("Deck", "Deck"), "Oberdeck");
 
         assertThat(problems()).containsExactly(Kind.ROW_MISSING);
-        assertThat(read().sound()).hasSize(1);
+        assertThat(read().safe()).hasSize(1);
     }
 
     @Test
@@ -127,7 +127,7 @@ class ReturnReaderTest {
         comesBack(row, "Steg");
 
         assertThat(problems()).containsExactly(Kind.ROW_DOUBLED);
-        assertThat(read().changes().get(0).takeable()).isEmpty();
+        assertThat(read().changes().get(0).applicable()).isEmpty();
     }
 
     @Test
@@ -137,7 +137,7 @@ class ReturnReaderTest {
         comesBack(row, "Anleger");
 
         assertThat(read().problems()).hasSize(1);
-        assertThat(read().sound()).hasSize(1);
+        assertThat(read().safe()).hasSize(1);
     }
 
     @Test
@@ -159,8 +159,8 @@ class ReturnReaderTest {
         comesBack(Optional.of(code(row)), "330 on board", "330 an Bord");
 
         assertThat(problems()).containsExactly(Kind.SOURCE_CHANGED);
-        assertThat(read().sound()).isEmpty();
-        assertThat(read().changes().get(0).takeable()).isPresent();
+        assertThat(read().safe()).isEmpty();
+        assertThat(read().changes().get(0).applicable()).isPresent();
     }
 
     @Test
@@ -204,7 +204,7 @@ class ReturnReaderTest {
         comesBack(sends(aSegment().source("GBP").target("GBP").locked().build()), "EUR");
 
         assertThat(problems()).containsExactly(Kind.LOCKED_CHANGED);
-        assertThat(read().changes().get(0).takeable()).isEmpty();
+        assertThat(read().changes().get(0).applicable()).isEmpty();
     }
 
     @Test
@@ -214,8 +214,8 @@ class ReturnReaderTest {
         RowChange change = read().changes().get(0);
 
         assertThat(problems()).containsExactly(Kind.TAGS_DAMAGED);
-        assertThat(change.sound()).isFalse();
-        assertThat(change.takeable()).contains(content("<1/> der Gezeiten"));
+        assertThat(change.safe()).isFalse();
+        assertThat(change.applicable()).contains(content("<1/> der Gezeiten"));
     }
 
     @Test
@@ -229,7 +229,7 @@ class ReturnReaderTest {
     void aTagThatTheReviewerPutBackIsSound() {
         comesBack(sends("<1>Pier</1> 3", "Kai 3"), "⟦1⟧Kai⟦/1⟧ 3");
 
-        assertThat(read().sound()).hasSize(1);
+        assertThat(read().safe()).hasSize(1);
     }
 
     @Test

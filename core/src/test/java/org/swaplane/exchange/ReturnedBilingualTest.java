@@ -38,7 +38,7 @@ class ReturnedBilingualTest {
 
         RowChange change = back.read().changes().get(0);
 
-        assertThat(change.sound()).isTrue();
+        assertThat(change.safe()).isTrue();
         assertThat(change.returned()).isEqualTo("Bleibe");
         assertThat(back.state(change.segment())).isEqualTo(State.FINAL);
     }

@@ -258,7 +258,7 @@ class LaneStormTest {
                     .orElseThrow();
             returns.take(
                     recognised,
-                    recognised.reading().sound().stream()
+                    recognised.reading().safe().stream()
                             .map(RowChange::number)
                             .collect(java.util.stream.Collectors.toSet()));
         }

@@ -63,7 +63,7 @@ class TripTest {
     }
 
     private static Set<Integer> sound(ReturnImport.Recognised back) {
-        return back.reading().sound().stream().map(RowChange::number).collect(Collectors.toSet());
+        return back.reading().safe().stream().map(RowChange::number).collect(Collectors.toSet());
     }
 
     private static List<Kind> problems(ReturnImport.Recognised back) {
@@ -84,7 +84,7 @@ class TripTest {
         assertThat(back.newFindings().get(wrong.number()))
                 .extracting(finding -> finding.check())
                 .containsExactly("numbers");
-        assertThat(wrong.sound()).isTrue();
+        assertThat(wrong.safe()).isTrue();
         assertThat(back.isSafe(wrong)).isFalse();
         assertThat(back.reading().changes()).filteredOn(back::isSafe).hasSize(1);
     }

@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class WordingTest {
-    private static final Pattern KEY = Pattern.compile("say\\(\\s*\"([a-z][\\w.-]*\\w)\"[,)]");
+    private static final Pattern KEY = Pattern.compile("text\\(\\s*\"([a-z][\\w.-]*\\w)\"[,)]");
 
     @Test
     void everyKeyThatCoreNamesIsInTheBundle() throws IOException {
@@ -49,13 +49,13 @@ class WordingTest {
 
     @Test
     void sentencesCountInWords() {
-        assertThat(Wording.say("gate.findings.open", 1)).isEqualTo("One finding is open");
-        assertThat(Wording.say("gate.findings.open", 3)).isEqualTo("3 findings are open");
+        assertThat(Wording.text("gate.findings.open", 1)).isEqualTo("One finding is open");
+        assertThat(Wording.text("gate.findings.open", 3)).isEqualTo("3 findings are open");
     }
 
     @Test
     void whatIsPutInIsNotTakenForSyntax() {
-        assertThat(Wording.say("check.placeholders.missing", "{0}'s '{1}"))
+        assertThat(Wording.text("check.placeholders.missing", "{0}'s '{1}"))
                 .isEqualTo("Placeholder {0}'s '{1} is missing in the target");
     }
 }

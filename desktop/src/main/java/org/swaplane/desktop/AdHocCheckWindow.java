@@ -38,18 +38,21 @@ final class AdHocCheckWindow {
     /** Opens a window on these files, over a lane of their own that is made in this background. */
     static void open(List<Path> files, FileOpener opener, PersonSettings person, Background background) {
         background.run(
-                Strings.say("task.read", files.get(0).getFileName().toString()),
+                Strings.text("task.read", files.get(0).getFileName().toString()),
                 progress -> {
                     Path folder = Files.createTempDirectory("swaplane-apart");
                     return Lane.create(
-                            folder, Strings.say("apart.name"), FormatRegistry.ofInstalled(), Clock.systemDefaultZone());
+                            folder,
+                            Strings.text("apart.name"),
+                            FormatRegistry.ofInstalled(),
+                            Clock.systemDefaultZone());
                 },
                 lane -> new AdHocCheckWindow(new LaneSession(lane), lane.folder()).show(files, opener, person));
     }
 
     private void show(List<Path> files, FileOpener opener, PersonSettings person) {
         stage.setScene(Window.adHoc(session, new DialogPicker(stage, person), opener, person));
-        stage.setTitle(Strings.say("app.title", session.lane().name()));
+        stage.setTitle(Strings.text("app.title", session.lane().name()));
         WindowPlace.fresh(stage);
         stage.setOnCloseRequest(this::closing);
         stage.setOnHidden(event -> close());
@@ -80,7 +83,7 @@ final class AdHocCheckWindow {
                 .anyMatch(track -> !session.saving().isSaved(track));
         if (unsaved && !warned) {
             warned = true;
-            session.notify(Notification.Tone.FAILED, Strings.say("apart.unsaved"));
+            session.notify(Notification.Tone.FAILED, Strings.text("apart.unsaved"));
             event.consume();
         }
     }

@@ -35,7 +35,7 @@ final class DialogPicker implements FilePicker {
     @Override
     public List<Path> chooseFiles() {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle(Strings.say("picker.files"));
+        chooser.setTitle(Strings.text("picker.files"));
         begin().ifPresent(chooser::setInitialDirectory);
         List<File> files = chooser.showOpenMultipleDialog(stage);
         return files == null ? List.of() : files.stream().map(this::remembered).toList();
@@ -44,7 +44,7 @@ final class DialogPicker implements FilePicker {
     @Override
     public Optional<Path> chooseFolder() {
         DirectoryChooser chooser = new DirectoryChooser();
-        chooser.setTitle(Strings.say("picker.folder"));
+        chooser.setTitle(Strings.text("picker.folder"));
         begin().ifPresent(chooser::setInitialDirectory);
         return Optional.ofNullable(chooser.showDialog(stage)).map(this::remembered);
     }
@@ -52,7 +52,7 @@ final class DialogPicker implements FilePicker {
     @Override
     public Optional<Path> chooseTarget(String name) {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle(Strings.say("picker.target"));
+        chooser.setTitle(Strings.text("picker.target"));
         chooser.setInitialFileName(name);
         begin().ifPresent(chooser::setInitialDirectory);
         return Optional.ofNullable(chooser.showSaveDialog(stage)).map(this::remembered);

@@ -74,7 +74,7 @@ final class LaneWindows {
         lanesView = new LanesView(model, picker, opener, () -> check(picker), new PersonPane(person));
         Scene scene = new Scene(lanesView, 1280, 800);
         new Theme(scene, person);
-        lanes.setTitle(Strings.say("app.name"));
+        lanes.setTitle(Strings.text("app.name"));
         lanes.setScene(scene);
         WindowPlace.remembered(lanes);
         UncaughtFailures.goTo(failure -> model.failed(failure));
@@ -97,7 +97,7 @@ final class LaneWindows {
         }
         model.background()
                 .run(
-                        Strings.say("task.open-lane", folder.getFileName().toString()),
+                        Strings.text("task.open-lane", folder.getFileName().toString()),
                         progress -> openLane(folder),
                         opened -> {
                             show(new Stage(), opened);
@@ -113,7 +113,7 @@ final class LaneWindows {
         UncaughtFailures.goTo(session::failed);
         Scene scene =
                 Window.scene(session, new DialogPicker(stage, person), opener, person, Optional.of(this::showLanes));
-        stage.setTitle(Strings.say("app.title", lane.name()));
+        stage.setTitle(Strings.text("app.title", lane.name()));
         stage.setScene(scene);
         WindowPlace.remembered(stage);
         UnsavedWork.guard(stage, session);
@@ -126,7 +126,7 @@ final class LaneWindows {
         opened.holder()
                 .ifPresent(other -> session.notify(
                         Notification.Tone.FAILED,
-                        Strings.say("lane.in-use", other.user(), other.machine(), other.process(), since(other))));
+                        Strings.text("lane.in-use", other.user(), other.machine(), other.process(), since(other))));
     }
 
     /** Closing waits for the disk, which the other windows must not. */

@@ -19,9 +19,13 @@ import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import org.swaplane.demo.DemoLane;
+import org.swaplane.desktop.lanes.LanesModel;
+import org.swaplane.desktop.lanes.LanesView;
+import org.swaplane.desktop.lanes.PersonPane;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.theme.Theme;
 import org.swaplane.exchange.RowChange;
 
 /** Goes through the job on the demo lane, on a day that is always the same, and takes a picture of each main view. */
@@ -32,6 +36,8 @@ public final class PictureTour extends Application {
     private final Deque<Runnable> steps = new ArrayDeque<>();
     private final PersonSettings person = PersonSettings.none();
     private LaneSession session;
+    private final Stage lanes = new Stage();
+    private Scene window;
     private Scene scene;
     private Path folder;
 
@@ -47,6 +53,7 @@ public final class PictureTour extends Application {
         session = new LaneSession(DemoLane.createWithReturnedCopy(folder, DAY));
         DemoLane.writeDocuments(folder.resolve("inbox"));
         scene = Window.scene(session, List::of, file -> {}, person, Optional.empty());
+        window = scene;
         stage.setScene(scene);
         stage.show();
         plan();
@@ -54,7 +61,15 @@ public final class PictureTour extends Application {
     }
 
     private void plan() {
-        step(() -> show(ViewId.BOARD), "board");
+        step(this::showLanes, "lanes");
+        step(
+                () -> {
+                    lanes.hide();
+                    scene = window;
+                    show(ViewId.BOARD);
+                },
+                "board");
+        step(() -> show(ViewId.LANE_SETTINGS), "lane-settings");
         step(
                 () -> {
                     session.viewProperty().set(ViewId.DRY_RUN);
@@ -73,7 +88,7 @@ public final class PictureTour extends Application {
                         .receive(List.of(folder.resolve("returned").resolve("scan final (2).docx"))),
                 "bring-back");
         steps.add(() -> session.exchange()
-                .take(session.exchange().returnedProperty().get().reading().sound().stream()
+                .take(session.exchange().returnedProperty().get().reading().safe().stream()
                         .map(RowChange::number)
                         .collect(Collectors.toSet())));
         step(
@@ -102,6 +117,17 @@ public final class PictureTour extends Application {
                 },
                 "release");
         steps.add(Platform::exit);
+    }
+
+    private void showLanes() {
+        person.opened(folder, DAY.instant());
+        LanesModel model = new LanesModel(person, DAY, Platform::runLater, lane -> {});
+        LanesView view = new LanesView(model, List::of, file -> {}, () -> {}, new PersonPane(person));
+        scene = new Scene(view, 1280, 800);
+        new Theme(scene, person);
+        lanes.setScene(scene);
+        lanes.show();
+        view.refresh();
     }
 
     private void show(ViewId view) {

@@ -22,7 +22,7 @@ final class UnsavedWork {
     private void closing(WindowEvent event) {
         if (session.editing().isFailing() && !warned) {
             warned = true;
-            session.notify(Notification.Tone.FAILED, Strings.say("window.unsaved"));
+            session.notify(Notification.Tone.FAILED, Strings.text("window.unsaved"));
             event.consume();
         }
     }

@@ -5,8 +5,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.swaplane.document.About;
 import org.swaplane.document.Note;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.CharacterEscapes;
@@ -68,7 +68,7 @@ public final class DelimitedFormat implements BilingualFormat {
             if (row == 1 && areNames(values)) {
                 names = values;
                 PairColumns.doubtful(values)
-                        .ifPresent(column -> document.problem(1, 1, Wording.say("format.pairs-unsure", column)));
+                        .ifPresent(column -> document.problem(1, 1, Wording.text("format.pairs-unsure", column)));
             } else {
                 addRow(document, row, cellsOfRow, names, selection, placeholders, separator);
             }
@@ -100,7 +100,7 @@ public final class DelimitedFormat implements BilingualFormat {
                         cell.end(),
                         placeholders.tagged(cell.value()),
                         new CellSyntax(cell.quoted(), separator),
-                        About.ofNotes(List.of(column)));
+                        SegmentMetadata.ofNotes(List.of(column)));
             }
         }
     }

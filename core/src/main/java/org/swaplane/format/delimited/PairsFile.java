@@ -6,13 +6,13 @@ import java.util.ArrayList;
 import java.util.List;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
-import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.Segment;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.document.State;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
@@ -72,7 +72,7 @@ final class PairsFile implements StatelessFile {
                 && !row.get(columns.note()).value().isBlank();
         List<Note> notes = noted ? List.of(new Note(row.get(columns.note()).value(), "")) : List.of();
         State state = target.isEmpty() ? State.INITIAL : State.TRANSLATED;
-        return new Segment(key, 0, key, source, target, state, "", Lock.NONE, About.ofNotes(notes));
+        return new Segment(key, 0, key, source, target, state, "", Lock.NONE, SegmentMetadata.ofNotes(notes));
     }
 
     @Override

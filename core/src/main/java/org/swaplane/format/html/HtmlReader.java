@@ -10,8 +10,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
-import org.swaplane.document.About;
 import org.swaplane.document.LanguageCode;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
@@ -157,7 +157,7 @@ final class HtmlReader {
                 Content content = Content.of(HtmlSyntax.read(attribute.value(), true));
                 HtmlSyntax syntax = HtmlSyntax.inQuotes(attribute.quote());
                 if (tagId.isEmpty()) {
-                    document.add(id, attribute.start(), attribute.end(), content, syntax, About.NOTHING);
+                    document.add(id, attribute.start(), attribute.end(), content, syntax, SegmentMetadata.NOTHING);
                 } else {
                     unit.inner(new TextDocument.Inner(
                             tagId, tag.start(), id, attribute.start(), attribute.end(), content, syntax));

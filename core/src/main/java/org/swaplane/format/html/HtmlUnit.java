@@ -8,7 +8,7 @@ import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.content.Text;
-import org.swaplane.document.About;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.TextDocument;
 
 /** The text and inline tags since the last block tag, each with its place in the page. */
@@ -94,11 +94,12 @@ final class HtmlUnit {
             if (each.start() >= start && each.end() <= end) {
                 inside.add(each);
             } else {
-                document.add(each.id(), each.start(), each.end(), each.content(), each.syntax(), About.NOTHING);
+                document.add(
+                        each.id(), each.start(), each.end(), each.content(), each.syntax(), SegmentMetadata.NOTHING);
             }
         }
         Content content = new Content(kept.stream().map(Piece::run).toList());
-        document.add(id, start, end, content, HtmlSyntax.TEXT, About.NOTHING, inside);
+        document.add(id, start, end, content, HtmlSyntax.TEXT, SegmentMetadata.NOTHING, inside);
     }
 
     private static boolean isPair(Run head, Run tail) {

@@ -9,16 +9,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.swaplane.content.Content;
-import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.document.State;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
-import org.swaplane.format.Message;
+import org.swaplane.format.IcuMessage;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Splice;
 import org.swaplane.format.SplicedCopy;
@@ -82,8 +82,8 @@ final class BranchedJsonFile implements StatelessFile {
     }
 
     private static Optional<PairedMessage> message(Pair pair, PlaceholderTags placeholders) {
-        Optional<Message> source = Message.of(pair.source().value(), placeholders, false);
-        Optional<Message> target = pair.target().flatMap(there -> Message.of(there.value(), placeholders, false));
+        Optional<IcuMessage> source = IcuMessage.of(pair.source().value(), placeholders, false);
+        Optional<IcuMessage> target = pair.target().flatMap(there -> IcuMessage.of(there.value(), placeholders, false));
         boolean otherwise = target.isEmpty()
                 && pair.target().filter(there -> !there.value().isEmpty()).isPresent();
         return source.isEmpty() || otherwise ? Optional.empty() : PairedMessage.of(source.get(), target);
@@ -92,7 +92,15 @@ final class BranchedJsonFile implements StatelessFile {
     private static Segment segment(Pair pair, String name, Content source, Content target) {
         State state = target.isEmpty() ? State.INITIAL : State.TRANSLATED;
         return new Segment(
-                pair.path() + name, 0, pair.path() + name, source, target, state, "", Lock.NONE, About.NOTHING);
+                pair.path() + name,
+                0,
+                pair.path() + name,
+                source,
+                target,
+                state,
+                "",
+                Lock.NONE,
+                SegmentMetadata.NOTHING);
     }
 
     @Override

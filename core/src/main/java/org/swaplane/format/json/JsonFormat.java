@@ -8,7 +8,7 @@ import com.fasterxml.jackson.core.StreamReadConstraints;
 import java.io.IOException;
 import java.util.Map;
 import java.util.Optional;
-import org.swaplane.document.About;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.CharacterEscapes;
@@ -16,7 +16,7 @@ import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Head;
-import org.swaplane.format.Message;
+import org.swaplane.format.IcuMessage;
 import org.swaplane.format.Selection;
 import org.swaplane.format.Source;
 import org.swaplane.format.TextDocument;
@@ -98,11 +98,11 @@ public final class JsonFormat implements BilingualFormat {
         String value = json.getText();
         int start = (int) json.currentTokenLocation().getCharOffset() + 1;
         int end = (int) json.currentLocation().getCharOffset() - 1;
-        Optional<Message> message = Message.of(value, placeholders, false);
+        Optional<IcuMessage> message = IcuMessage.of(value, placeholders, false);
         if (message.isPresent()) {
-            document.add(path(json), start, end, message.get(), syntax.inside(message.get()), About.NOTHING);
+            document.add(path(json), start, end, message.get(), syntax.inside(message.get()), SegmentMetadata.NOTHING);
         } else {
-            document.add(path(json), start, end, placeholders.tagged(value), syntax, About.NOTHING);
+            document.add(path(json), start, end, placeholders.tagged(value), syntax, SegmentMetadata.NOTHING);
         }
     }
 

@@ -2,7 +2,7 @@ package org.swaplane.format.json;
 
 import com.fasterxml.jackson.core.io.JsonStringEncoder;
 import org.swaplane.content.Content;
-import org.swaplane.format.Message;
+import org.swaplane.format.IcuMessage;
 import org.swaplane.format.UnitSyntax;
 
 /**
@@ -17,7 +17,7 @@ record JsonSyntax(boolean ascii) implements UnitSyntax {
     }
 
     /** For a message, which quotes in its own way what is then written as JSON. */
-    UnitSyntax inside(Message message) {
+    UnitSyntax inside(IcuMessage message) {
         return content -> escaped(message.syntax().written(content));
     }
 

@@ -9,12 +9,12 @@ import java.util.Optional;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
-import org.swaplane.format.Message;
-import org.swaplane.format.Message.Variant;
+import org.swaplane.format.IcuMessage;
+import org.swaplane.format.IcuMessage.Variant;
 
 /** A message with variants and its translation; each text of the one has its counterpart in the other. */
 final class PairedMessage {
-    private final Message source;
+    private final IcuMessage source;
     private final List<Text> texts = new ArrayList<>();
 
     /**
@@ -30,19 +30,19 @@ final class PairedMessage {
         }
     }
 
-    private PairedMessage(Message source) {
+    private PairedMessage(IcuMessage source) {
         this.source = source;
     }
 
     /** Both together; empty where the translation has other variants, which its language may need. */
-    static Optional<PairedMessage> of(Message source, Optional<Message> target) {
+    static Optional<PairedMessage> of(IcuMessage source, Optional<IcuMessage> target) {
         PairedMessage paired = new PairedMessage(source);
         return target.isEmpty() || sameVariants(source, target.get())
                 ? Optional.of(paired.with("", source, target))
                 : Optional.empty();
     }
 
-    private static boolean sameVariants(Message one, Message other) {
+    private static boolean sameVariants(IcuMessage one, IcuMessage other) {
         boolean same = one.variants().size() == other.variants().size();
         for (int i = 0; same && i < one.variants().size(); i++) {
             Variant variant = one.variants().get(i);
@@ -52,7 +52,7 @@ final class PairedMessage {
         return same;
     }
 
-    private PairedMessage with(String name, Message message, Optional<Message> target) {
+    private PairedMessage with(String name, IcuMessage message, Optional<IcuMessage> target) {
         Content translated = target.map(there -> retagged(there, message)).orElse(Content.EMPTY);
         texts.add(new Text(name, message.content(), translated));
         for (int i = 0; i < message.variants().size(); i++) {
@@ -66,7 +66,7 @@ final class PairedMessage {
     }
 
     /** The content of the translation, with the source's tags for the arguments that have variants. */
-    private static Content retagged(Message target, Message source) {
+    private static Content retagged(IcuMessage target, IcuMessage source) {
         Map<String, String> ids = new HashMap<>();
         for (int i = 0; i < target.variants().size(); i++) {
             ids.put(target.variants().get(i).tag(), source.variants().get(i).tag());
@@ -94,7 +94,7 @@ final class PairedMessage {
         return written(source, all.iterator());
     }
 
-    private static String written(Message message, Iterator<Content> targets) {
+    private static String written(IcuMessage message, Iterator<Content> targets) {
         Content content = targets.next();
         List<String> variants = new ArrayList<>();
         message.variants().forEach(variant -> variants.add(written(variant.message(), targets)));

@@ -3,7 +3,7 @@ package org.swaplane.format.markdown;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.swaplane.document.About;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.TextDocument;
 import org.swaplane.placeholder.PlaceholderTags;
@@ -44,7 +44,7 @@ final class FrontMatter {
                         value.end("value") - quote,
                         placeholders.tagged(syntax.read(written.substring(quote, written.length() - quote))),
                         syntax,
-                        About.NOTHING);
+                        SegmentMetadata.NOTHING);
             }
         }
         return whole.end();

@@ -15,7 +15,7 @@ import org.commonmark.node.SourceSpan;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
-import org.swaplane.document.About;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.TextDocument;
 import org.swaplane.placeholder.PlaceholderTags;
 
@@ -49,7 +49,7 @@ final class InlineUnit {
         while (end > start(first) && Character.isWhitespace(all.charAt(end - 1))) {
             end--;
         }
-        document.add(id, start(first), end, new Content(runs), syntax, About.NOTHING, inner);
+        document.add(id, start(first), end, new Content(runs), syntax, SegmentMetadata.NOTHING, inner);
     }
 
     private void collect(Node parent) {
@@ -97,7 +97,7 @@ final class InlineUnit {
     private void addTip(String tag, Node node, String close, int at) {
         String shown =
                 node instanceof Link link ? link.getTitle() : node instanceof Image image ? image.getTitle() : null;
-        Tip.find(shown, close.replaceFirst("\\)$", ""), at)
+        LinkTitle.find(shown, close.replaceFirst("\\)$", ""), at)
                 .ifPresent(tip -> inner.add(new TextDocument.Inner(
                         tag,
                         true,

@@ -14,7 +14,7 @@ import org.commonmark.node.Paragraph;
 import org.commonmark.node.SourceSpan;
 import org.commonmark.parser.IncludeSourceSpans;
 import org.commonmark.parser.Parser;
-import org.swaplane.document.About;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
@@ -82,14 +82,14 @@ final class MarkdownReader {
         SourceSpan last = spans.get(spans.size() - 1);
         int start = offset + spans.get(0).getInputIndex();
         String code = all.substring(start, offset + last.getInputIndex() + last.getLength());
-        Tip.find(definition.getTitle(), code, start)
+        LinkTitle.find(definition.getTitle(), code, start)
                 .ifPresent(tip -> document.add(
                         "definition " + numbers.merge("definition", 1, Integer::sum) + " tip",
                         tip.start(),
                         tip.end(),
                         placeholders.tagged(definition.getTitle()),
                         tip.syntax(new MarkdownSyntax(false)),
-                        About.NOTHING));
+                        SegmentMetadata.NOTHING));
     }
 
     private void add(String name, Node block, String all, int offset, MarkdownSyntax syntax) {

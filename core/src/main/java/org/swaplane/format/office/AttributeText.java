@@ -8,7 +8,7 @@ import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
 import org.jsoup.parser.Parser;
 import org.swaplane.content.Content;
-import org.swaplane.document.About;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.TextDocument;
 import org.swaplane.format.XmlContent;
 
@@ -36,7 +36,7 @@ record AttributeText(int start, int end, String value) {
     }
 
     void addTo(TextDocument.Builder document, String id) {
-        document.add(id, start, end, Content.of(value), AttributeText::written, About.NOTHING);
+        document.add(id, start, end, Content.of(value), AttributeText::written, SegmentMetadata.NOTHING);
     }
 
     TextDocument.Inner inside(String tag, int tagStart, String id) {

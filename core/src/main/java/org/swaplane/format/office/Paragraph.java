@@ -9,7 +9,7 @@ import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.content.Text;
-import org.swaplane.document.About;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.TextDocument;
 
 /** What a paragraph holds, piece by piece, with the place of the run that each piece stands in. */
@@ -132,7 +132,7 @@ final class Paragraph {
             }
         }
         inside.sort(Comparator.comparing(TextDocument.Inner::start));
-        document.add(id, start, end, content(kept, base), syntax(kept, base), About.NOTHING, inside);
+        document.add(id, start, end, content(kept, base), syntax(kept, base), SegmentMetadata.NOTHING, inside);
     }
 
     private static boolean isAmong(List<Piece> pieces, String tagId) {

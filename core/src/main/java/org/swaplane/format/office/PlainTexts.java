@@ -5,7 +5,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jsoup.parser.Parser;
 import org.swaplane.content.Content;
-import org.swaplane.document.About;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.TextDocument;
 import org.swaplane.format.XmlContent;
 
@@ -44,7 +44,7 @@ enum PlainTexts {
                         matcher.end("text"),
                         Content.of(text),
                         content -> XmlContent.attribute(allowed(content.withCodes())),
-                        About.NOTHING);
+                        SegmentMetadata.NOTHING);
             }
         }
     }

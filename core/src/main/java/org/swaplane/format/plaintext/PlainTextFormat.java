@@ -5,7 +5,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.content.Content;
-import org.swaplane.document.About;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.CharacterEscapes;
@@ -54,7 +54,7 @@ public final class PlainTextFormat implements BilingualFormat {
                     line.end(),
                     Content.of(line.group()),
                     Content::withCodes,
-                    About.NOTHING);
+                    SegmentMetadata.NOTHING);
         }
         return document.build("text", CharacterEscapes.NONE);
     }

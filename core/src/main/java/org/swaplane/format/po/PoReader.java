@@ -8,13 +8,13 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.content.Content;
-import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.Segment;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.EncodedText;
@@ -149,7 +149,7 @@ final class PoReader {
             problems.add(new Problem(0, 0, "the message '" + unit + "' occurs " + before + " times"));
         }
         String unique = before > 1 ? unit + '~' + before : unit;
-        About about = About.ofNotes(entry.notes);
+        SegmentMetadata about = SegmentMetadata.ofNotes(entry.notes);
         boolean isFuzzy = entry.fuzzy.isThere();
         for (int form = 0; form < entry.forms.size(); form++) {
             String source = form == 0 || entry.plural.isEmpty() ? entry.source : entry.plural;

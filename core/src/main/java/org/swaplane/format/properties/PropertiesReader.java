@@ -7,13 +7,13 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.swaplane.content.Content;
-import org.swaplane.document.About;
 import org.swaplane.document.Note;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
-import org.swaplane.format.Message;
+import org.swaplane.format.IcuMessage;
 import org.swaplane.format.TextDocument;
 import org.swaplane.format.UnitSyntax;
 import org.swaplane.placeholder.PlaceholderTags;
@@ -67,7 +67,7 @@ final class PropertiesReader {
 
     private void add(TextDocument.Builder document, Matcher line, List<Note> notes, boolean ascii) {
         String value = unescaped(line.group("value"));
-        Optional<Message> message = Message.of(value, placeholders, true);
+        Optional<IcuMessage> message = IcuMessage.of(value, placeholders, true);
         if (message.isPresent()) {
             UnitSyntax syntax = new PropertiesSyntax(false, ascii).inside(message.get());
             document.add(
@@ -76,7 +76,7 @@ final class PropertiesReader {
                     line.end("value"),
                     message.get(),
                     syntax,
-                    About.ofNotes(notes));
+                    SegmentMetadata.ofNotes(notes));
             return;
         }
         boolean isMessage =
@@ -88,7 +88,7 @@ final class PropertiesReader {
                 line.end("value"),
                 content,
                 new PropertiesSyntax(isMessage, ascii),
-                About.ofNotes(notes));
+                SegmentMetadata.ofNotes(notes));
     }
 
     private static String unescaped(String written) {

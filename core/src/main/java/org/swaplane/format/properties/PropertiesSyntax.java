@@ -1,7 +1,7 @@
 package org.swaplane.format.properties;
 
 import org.swaplane.content.Content;
-import org.swaplane.format.Message;
+import org.swaplane.format.IcuMessage;
 import org.swaplane.format.UnitSyntax;
 
 /**
@@ -18,7 +18,7 @@ record PropertiesSyntax(boolean message, boolean ascii) implements UnitSyntax {
     }
 
     /** For a message with variants, which quotes in its own way what is then written as a value. */
-    UnitSyntax inside(Message variants) {
+    UnitSyntax inside(IcuMessage variants) {
         return content -> escaped(variants.syntax().written(content));
     }
 

@@ -11,8 +11,8 @@ import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.content.Text;
-import org.swaplane.document.About;
 import org.swaplane.document.Note;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.ElementText;
@@ -117,7 +117,7 @@ final class ResourceReader extends XmlPass {
         int start = (int) end();
         Content content = new Inline(this).read();
         int end = Math.max(start, (int) start());
-        About about = About.ofNotes(notes);
+        SegmentMetadata about = SegmentMetadata.ofNotes(notes);
         document.add(id, start, end, withPlaceholders(content), kind, about);
         if (open.size() == 1) {
             notes.clear();

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.swaplane.document.About;
 import org.swaplane.document.Note;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.document.TargetRule;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
@@ -66,7 +66,7 @@ public final class SubtitlesFormat implements BilingualFormat {
         PlaceholderTags marks = options.document().placeholders().and(CUE_MARKS).tags();
         String lineEnd = all.contains("\r\n") ? "\r\n" : "\n";
         Matcher cue = CUE.matcher(all);
-        About lines = About.NOTHING.with(TargetRule.linesUpTo(longestLine(all)));
+        SegmentMetadata lines = SegmentMetadata.NOTHING.with(TargetRule.linesUpTo(longestLine(all)));
         int number = 1;
         while (cue.find()) {
             Note time = new Note(cue.group("time").strip(), "", Note.Kind.CONTEXT, 0);

@@ -3,10 +3,10 @@ package org.swaplane.format.table;
 import java.util.List;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
-import org.swaplane.document.About;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
 import org.swaplane.document.Segment;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.document.State;
 
 /** A row of a table as a segment. */
@@ -26,6 +26,6 @@ final class PairSegment {
                 target.isEmpty() ? State.INITIAL : State.TRANSLATED,
                 "",
                 Lock.NONE,
-                note.isBlank() ? About.NOTHING : About.ofNotes(List.of(new Note(note, ""))));
+                note.isBlank() ? SegmentMetadata.NOTHING : SegmentMetadata.ofNotes(List.of(new Note(note, ""))));
     }
 }

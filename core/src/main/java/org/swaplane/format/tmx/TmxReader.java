@@ -12,12 +12,12 @@ import javax.xml.XMLConstants;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.swaplane.content.Content;
-import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.ElementText;
@@ -156,8 +156,9 @@ final class TmxReader extends XmlPass {
 
     private void add(String unit, Variant source, List<Variant> variants, List<Note> notes) {
         Marks marks = marks();
-        About about =
-                About.ofNotes(notes).withProposals(List.of(), marks.score()).shared();
+        SegmentMetadata about = SegmentMetadata.ofNotes(notes)
+                .withProposals(List.of(), marks.score())
+                .shared();
         boolean any = false;
         for (Variant variant : variants) {
             if (variant != source) {
@@ -175,7 +176,14 @@ final class TmxReader extends XmlPass {
         }
     }
 
-    private void add(String unit, int part, Content source, Content target, TargetSlot slot, Marks marks, About about) {
+    private void add(
+            String unit,
+            int part,
+            Content source,
+            Content target,
+            TargetSlot slot,
+            Marks marks,
+            SegmentMetadata about) {
         String path = unit + '/' + parts.get(part).targetLanguage();
         int before = keys.merge(path, 1, Integer::sum);
         if (before > 1) {

@@ -14,7 +14,6 @@ import javax.xml.stream.XMLStreamException;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
-import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Limits;
 import org.swaplane.document.Lock;
@@ -23,6 +22,7 @@ import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.ElementPlace;
@@ -407,7 +407,7 @@ final class Xliff12Reader extends XmlPass {
                 marks.state().orElse(state),
                 unit.nativeState,
                 marks.lock(unit.lock),
-                About.ofNotes(unit.notes)
+                SegmentMetadata.ofNotes(unit.notes)
                         .withLimits(unit.limits)
                         .withProposals(proposals, marks.score())
                         .shared()));

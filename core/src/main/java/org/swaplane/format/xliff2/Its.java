@@ -1,6 +1,6 @@
 package org.swaplane.format.xliff2;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -30,7 +30,7 @@ record Its(XMLStreamReader xml) {
             String value = attribute(name);
             if (!value.isBlank()) {
                 Note.Kind kind = name.equals("locQualityIssueComment") ? Note.Kind.GENERAL : Note.Kind.CONTEXT;
-                notes.add(new Note(value, say("its." + name), kind, 0));
+                notes.add(new Note(value, text("its." + name), kind, 0));
             }
         }
         return notes;

@@ -1,6 +1,6 @@
 package org.swaplane.format.xliff2;
 
-import static org.swaplane.wording.Wording.say;
+import static org.swaplane.wording.Wording.text;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -66,7 +66,7 @@ final class UnitDraft {
     List<Note> notesFor(Content source) {
         List<Note> own = Annotations.in(source);
         if (place > 0 && place != pieces) {
-            own.add(new Note(say("note.order", place), "order", Note.Kind.CONTEXT, 0));
+            own.add(new Note(text("note.order", place), "order", Note.Kind.CONTEXT, 0));
         }
         place = 0;
         if (own.isEmpty()) {

@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.Set;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
-import org.swaplane.document.About;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
 import org.swaplane.document.Note;
@@ -20,6 +19,7 @@ import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.ElementText;
@@ -228,7 +228,7 @@ final class Xliff2Reader extends XmlPass {
                 marks.state().orElse(state(unit, state, draft.hasTarget())),
                 state,
                 marks.lock(unit.locked ? Lock.FILE : Lock.NONE),
-                new About(
+                new SegmentMetadata(
                                 unit.notesFor(draft.source()),
                                 unit.limits,
                                 proposals,

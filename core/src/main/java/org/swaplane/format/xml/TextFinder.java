@@ -10,8 +10,8 @@ import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
 import org.swaplane.content.Text;
-import org.swaplane.document.About;
 import org.swaplane.document.Note;
+import org.swaplane.document.SegmentMetadata;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.CharacterEscapes;
 import org.swaplane.format.EncodedText;
@@ -138,8 +138,8 @@ final class TextFinder {
                 flow.inner);
     }
 
-    private About about(Element element) {
-        return About.ofNotes(
+    private SegmentMetadata about(Element element) {
+        return SegmentMetadata.ofNotes(
                 rules.note(element).map(note -> List.of(new Note(note, ""))).orElse(List.of()));
     }
 

@@ -51,7 +51,7 @@ final class ArrivalTable extends TableView<Arrival> {
     }
 
     private TableColumn<Arrival, Arrival> column(String key, double width, Function<Arrival, String> words) {
-        TableColumn<Arrival, Arrival> column = new TableColumn<>(Strings.say("intake.column." + key));
+        TableColumn<Arrival, Arrival> column = new TableColumn<>(Strings.text("intake.column." + key));
         column.setPrefWidth(width);
         column.setMinWidth(40);
         column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
@@ -68,12 +68,12 @@ final class ArrivalTable extends TableView<Arrival> {
     }
 
     static String words(Arrival.Role role) {
-        return Strings.say("role." + role.name().toLowerCase(Locale.ROOT));
+        return Strings.text("role." + role.name().toLowerCase(Locale.ROOT));
     }
 
     private static String languages(Arrival arrival) {
         return arrival.role().isTrack()
-                ? Strings.say(
+                ? Strings.text(
                         "strip.languages",
                         arrival.document().sourceLanguage(),
                         arrival.document().targetLanguage())
@@ -82,7 +82,7 @@ final class ArrivalTable extends TableView<Arrival> {
 
     private static String number(Arrival arrival, Function<Counts, Integer> of) {
         return arrival.counts()
-                .map(counts -> Strings.say("lanes.number", of.apply(counts)))
+                .map(counts -> Strings.text("lanes.number", of.apply(counts)))
                 .orElse("");
     }
 
@@ -90,7 +90,7 @@ final class ArrivalTable extends TableView<Arrival> {
         if (!arrival.problem().isEmpty()) {
             return arrival.problem();
         }
-        return arrival.repetitions() == 0 ? "" : Strings.say("intake.repetitions", arrival.repetitions());
+        return arrival.repetitions() == 0 ? "" : Strings.text("intake.repetitions", arrival.repetitions());
     }
 
     /** Whether a file can be added at all. */

@@ -48,7 +48,7 @@ final class BoardModel {
     record Row(Track track, List<Trip> trips, Progress progress, ViewId next) {
         /** Who has copies of it now. */
         List<Trip> away() {
-            return trips.stream().filter(trip -> trip.back().isEmpty()).toList();
+            return trips.stream().filter(Trip::isAway).toList();
         }
 
         /** Share of the words that are reviewed, from 0 to 1. */
@@ -117,20 +117,20 @@ final class BoardModel {
             case NONE -> "";
             case FOLDER ->
                 row.track().plan().folder().isEmpty()
-                        ? Strings.say("board.group.no-folder")
+                        ? Strings.text("board.group.no-folder")
                         : row.track().plan().folder();
             case LANGUAGE -> LanguageNames.withCode(row.track().summary().targetLanguage());
             case PERSON ->
                 row.away().isEmpty()
-                        ? Strings.say("board.lane.with-us")
+                        ? Strings.text("board.lane.with-us")
                         : row.away().stream().map(Trip::person).distinct().collect(Collectors.joining(", "));
-            case DUE -> row.track().plan().due().map(LocalDate::toString).orElse(Strings.say("board.group.no-due"));
+            case DUE -> row.track().plan().due().map(LocalDate::toString).orElse(Strings.text("board.group.no-due"));
             case STATE -> words(row.progress());
         };
     }
 
     static String words(Progress progress) {
-        return Strings.say(
+        return Strings.text(
                 "board.progress." + progress.name().toLowerCase(Locale.ROOT).replace('_', '-'));
     }
 
@@ -157,7 +157,7 @@ final class BoardModel {
         if (due.isPresent() && due.get().isBefore(today()) && !finished) {
             return Progress.OVERDUE;
         }
-        if (trips.stream().anyMatch(trip -> trip.back().isEmpty())) {
+        if (trips.stream().anyMatch(Trip::isAway)) {
             return Progress.AWAY;
         }
         return finished ? Progress.REVIEWED : Progress.IN_WORK;
@@ -168,7 +168,7 @@ final class BoardModel {
         if (lane().proofs().verdict(track).isEmpty()) {
             return ViewId.DRY_RUN;
         }
-        if (trips.isEmpty() || trips.stream().anyMatch(trip -> trip.back().isEmpty())) {
+        if (trips.isEmpty() || trips.stream().anyMatch(Trip::isAway)) {
             return ViewId.EXCHANGE;
         }
         if (session.track() == track && session.checking().count() > 0) {

@@ -25,9 +25,9 @@ import javafx.scene.control.TreeTableView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.LanguageNames;
-import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackPlan;
@@ -88,7 +88,7 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
             double width,
             java.util.function.Supplier<RowCell> cell,
             java.util.function.Function<BoardModel.Row, String> order) {
-        TreeTableColumn<Entry, Entry> column = new TreeTableColumn<>(Strings.say("board.column." + key));
+        TreeTableColumn<Entry, Entry> column = new TreeTableColumn<>(Strings.text("board.column." + key));
         column.setId("board-" + key);
         column.setPrefWidth(width);
         column.setMinWidth(Math.min(width, 60));
@@ -197,7 +197,7 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
 
     private static String with(BoardModel.Row row) {
         return row.away().isEmpty()
-                ? Strings.say("board.lane.with-us")
+                ? Strings.text("board.lane.with-us")
                 : row.away().stream().map(Trip::person).distinct().collect(Collectors.joining(", "));
     }
 
@@ -221,8 +221,8 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
     }
 
     private static final class FileCell extends RowCell {
-        private final Label name = Parts.styled(new Label(), "board-name");
-        private final Label folder = Parts.styled(new Label(), "caption");
+        private final Label name = Controls.styled(new Label(), "board-name");
+        private final Label folder = Controls.styled(new Label(), "caption");
         private final VBox both = new VBox(name, folder);
 
         @Override
@@ -232,14 +232,14 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
                     ? row.track().plan().folder()
                     : row.track().problem();
             folder.setText(in);
-            Parts.showIf(folder, !in.isEmpty());
+            Controls.showIf(folder, !in.isEmpty());
             both.getStyleClass().setAll("board-file");
             return both;
         }
 
         @Override
         void group(Entry entry) {
-            setText(Strings.say("board.group", entry.title(), entry.size()));
+            setText(Strings.text("board.group", entry.title(), entry.size()));
         }
     }
 
@@ -267,18 +267,18 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
 
     private static final class WithCell extends RowCell {
         private final Label who = new Label();
-        private final Label since = Parts.styled(new Label(), "caption");
-        private final VBox both = Parts.styled(new VBox(who, since), "board-file");
+        private final Label since = Controls.styled(new Label(), "caption");
+        private final VBox both = Controls.styled(new VBox(who, since), "board-file");
 
         @Override
         Node draw(BoardModel.Row row) {
             who.setText(with(row));
             boolean away = !row.away().isEmpty();
             who.getStyleClass().setAll("label", away ? "timeline-name-away" : "quiet");
-            Parts.showIf(since, away);
+            Controls.showIf(since, away);
             since.setText(
                     away
-                            ? Strings.say(
+                            ? Strings.text(
                                     "board.since", Dates.day(row.away().get(0).sentAt()))
                             : "");
             return both;
@@ -287,8 +287,8 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
 
     private final class DueCell extends RowCell {
         private final Label due = new Label();
-        private final Label late = Parts.styled(new Label(Strings.say("board.overdue")), "timeline-name-away");
-        private final VBox both = Parts.styled(new VBox(due, late), "board-file");
+        private final Label late = Controls.styled(new Label(Strings.text("board.overdue")), "timeline-name-away");
+        private final VBox both = Controls.styled(new VBox(due, late), "board-file");
 
         @Override
         Node draw(BoardModel.Row row) {
@@ -298,15 +298,15 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
                     .map(day ->
                             Dates.day(day.atStartOfDay(ZoneId.systemDefault()).toInstant()))
                     .orElse(""));
-            Parts.showIf(late, row.progress() == BoardModel.Progress.OVERDUE);
+            Controls.showIf(late, row.progress() == BoardModel.Progress.OVERDUE);
             return both;
         }
     }
 
     private static final class WordsCell extends RowCell {
         private final ProgressBar bar = new ProgressBar();
-        private final Label words = Parts.styled(new Label(), "caption");
-        private final VBox both = Parts.styled(new VBox(words, bar), "board-file");
+        private final Label words = Controls.styled(new Label(), "caption");
+        private final VBox both = Controls.styled(new VBox(words, bar), "board-file");
 
         private WordsCell() {
             bar.setMaxWidth(Double.MAX_VALUE);
@@ -314,7 +314,7 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
 
         @Override
         Node draw(BoardModel.Row row) {
-            words.setText(Strings.say(
+            words.setText(Strings.text(
                     "board.words",
                     row.track().summary().counts().reviewedWords(),
                     row.track().summary().counts().openableWords()));
@@ -324,7 +324,8 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
     }
 
     private final class NextCell extends RowCell {
-        private final Button next = Parts.styled(Parts.button("next-step", "board.next.board", this::run), "small");
+        private final Button next =
+                Controls.styled(Controls.button("next-step", "board.next.board", this::run), "small");
 
         private NextCell() {
             next.setFocusTraversable(false);
@@ -336,7 +337,7 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
 
         @Override
         Node draw(BoardModel.Row row) {
-            next.setText(Strings.say("board.next." + row.next().name()));
+            next.setText(Strings.text("board.next." + row.next().name()));
             return next;
         }
     }

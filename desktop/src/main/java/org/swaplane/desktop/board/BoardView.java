@@ -28,7 +28,7 @@ import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.desktop.text.Choice;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.Track;
 
@@ -48,10 +48,10 @@ public final class BoardView implements View {
     private final ComboBox<BoardModel.Group> group = Choice.of(
             "board-group",
             List.of(BoardModel.Group.values()),
-            each -> Strings.say("board.group." + each.name().toLowerCase(Locale.ROOT)));
-    private final Label totals = Parts.quiet("");
-    private final Label empty = Parts.styled(Parts.quiet(Strings.say("board.drop")), "empty");
-    private final Label selected = Parts.whole(new Label());
+            each -> Strings.text("board.group." + each.name().toLowerCase(Locale.ROOT)));
+    private final Label totals = Controls.quiet("");
+    private final Label empty = Controls.styled(Controls.quiet(Strings.text("board.drop")), "empty");
+    private final Label selected = Controls.whole(new Label());
     private final DatePicker due = new DatePicker();
     private final HBox bulk;
     private final CommandMenu menu = new CommandMenu();
@@ -66,9 +66,9 @@ public final class BoardView implements View {
         this.table = new BoardTable(session, this::goOn);
         this.panel = new TrackPanel(session, picker);
         this.intake = new IntakePanel(session, picker);
-        this.choose = Parts.button("choose-files", "board.choose", () -> receive(picker));
+        this.choose = Controls.button("choose-files", "board.choose", () -> receive(picker));
         filter.setId("board-filter");
-        filter.setPromptText(Strings.say("board.filter"));
+        filter.setPromptText(Strings.text("board.filter"));
         filter.setPrefWidth(180);
         filter.textProperty().addListener((property, before, now) -> {
             model.filter(now);
@@ -80,7 +80,7 @@ public final class BoardView implements View {
                 table.requestFocus();
             }
         });
-        group.setAccessibleText(Strings.say("board.group-by"));
+        group.setAccessibleText(Strings.text("board.group-by"));
         group.setOnAction(event -> {
             model.group(group.getValue());
             refresh();
@@ -91,8 +91,8 @@ public final class BoardView implements View {
         chosenLater.setOnFinished(event -> choose());
         List.of(table, intake).forEach(each -> VBox.setVgrow(each, Priority.ALWAYS));
         bulk = bulk();
-        HBox bar = Parts.row(Parts.title("view.board"), filter, group, totals, choose, menu);
-        node = Parts.styled(new VBox(bar, empty, intake, table, bulk, panel), "view");
+        HBox bar = Controls.row(Controls.title("view.board"), filter, group, totals, choose, menu);
+        node = Controls.styled(new VBox(bar, empty, intake, table, bulk, panel), "view");
         session.intakes().property().addListener((property, before, now) -> showIntake());
         showIntake();
     }
@@ -100,20 +100,20 @@ public final class BoardView implements View {
     /** What can be done with all that are selected. */
     private HBox bulk() {
         due.setId("board-due");
-        due.setPromptText(Strings.say("board.due"));
-        due.setAccessibleText(Strings.say("board.due"));
+        due.setPromptText(Strings.text("board.due"));
+        due.setAccessibleText(Strings.text("board.due"));
         due.setPrefWidth(140);
         due.setOnAction(event -> setDue());
-        return Parts.row(
+        return Controls.row(
                 selected,
-                Parts.button("bulk-dry-run", "board.bulk.dry-run", () -> session.dryRuns()
+                Controls.button("bulk-dry-run", "board.bulk.dry-run", () -> session.dryRuns()
                         .run(tracks())),
-                Parts.button("bulk-send", "board.bulk.send", this::send),
-                Parts.button("bulk-release", "board.bulk.release", () -> session.releasing()
+                Controls.button("bulk-send", "board.bulk.send", this::send),
+                Controls.button("bulk-release", "board.bulk.release", () -> session.releasing()
                         .releaseAll(tracks())),
                 due,
-                Parts.spacer(),
-                Parts.button("bulk-remove", "board.bulk.remove", () -> session.removal()
+                Controls.spacer(),
+                Controls.button("bulk-remove", "board.bulk.remove", () -> session.removal()
                         .remove(tracks())));
     }
 
@@ -167,9 +167,9 @@ public final class BoardView implements View {
     private void showSelection() {
         List<BoardModel.Row> rows = table.selectedRows();
         panel.show(rows.size() == 1 && intake.isEmpty() ? rows.get(0) : null);
-        Parts.showIf(bulk, !rows.isEmpty() && intake.isEmpty());
+        Controls.showIf(bulk, !rows.isEmpty() && intake.isEmpty());
         BoardModel.Totals of = BoardModel.totals(rows);
-        selected.setText(Strings.say("board.selected", of.files(), of.words()));
+        selected.setText(Strings.text("board.selected", of.files(), of.words()));
         List<Optional<LocalDate>> dates =
                 rows.stream().map(row -> row.track().plan().due()).distinct().toList();
         due.setOnAction(null);
@@ -231,14 +231,14 @@ public final class BoardView implements View {
     @Override
     public void refresh() {
         boolean none = session.lane().tracks().isEmpty();
-        Parts.showIf(empty, none && intake.isEmpty());
-        Parts.showIf(table, !none && intake.isEmpty());
+        Controls.showIf(empty, none && intake.isEmpty());
+        Controls.showIf(table, !none && intake.isEmpty());
         table.show(model.groups());
         BoardModel.Totals all = BoardModel.totals(model.rows());
         totals.setText(
                 none
                         ? ""
-                        : Strings.say(
+                        : Strings.text(
                                 "board.totals", all.files(), all.away(), all.overdue(), all.reviewed(), all.words()));
         if (table.selectedRows().isEmpty() && session.track() != null) {
             table.select(session.track());

@@ -18,7 +18,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Choice;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.format.DocumentOptions;
 import org.swaplane.format.Extra;
@@ -53,21 +53,22 @@ final class DocumentChoices extends VBox {
             "EUC-KR");
 
     private final LaneSession session;
-    private final ToggleButton more = new ToggleButton(Strings.say("document.more"));
+    private final ToggleButton more = new ToggleButton(Strings.text("document.more"));
     private final ComboBox<String> readAs;
     private final ComboBox<String> encoding;
     private final Map<Extra, CheckBox> extras = new EnumMap<>(Extra.class);
-    private final FlowPane extrasRow = Parts.styled(new FlowPane(), "wrapped-row");
+    private final FlowPane extrasRow = Controls.styled(new FlowPane(), "wrapped-row");
     private final TextArea selection = lines("document-selection");
-    private final Label selectionHint = Parts.quiet("");
+    private final Label selectionHint = Controls.quiet("");
     private final TextArea fonts = lines("document-fonts");
     private final PlaceholderChoices placeholders = new PlaceholderChoices();
-    private final VBox selectionPart = Parts.column(Parts.heading("document.selection"), selectionHint, selection);
+    private final VBox selectionPart =
+            Controls.column(Controls.heading("document.selection"), selectionHint, selection);
     private final TextArea itsRules = lines("document-its-rules");
-    private final VBox itsPart = Parts.column(
-            Parts.heading("document.its-rules"), Parts.quiet(Strings.say("document.its-rules-hint")), itsRules);
-    private final VBox fontsPart =
-            Parts.column(Parts.heading("document.fonts"), Parts.quiet(Strings.say("document.fonts-hint")), fonts);
+    private final VBox itsPart = Controls.column(
+            Controls.heading("document.its-rules"), Controls.quiet(Strings.text("document.its-rules-hint")), itsRules);
+    private final VBox fontsPart = Controls.column(
+            Controls.heading("document.fonts"), Controls.quiet(Strings.text("document.fonts-hint")), fonts);
     private final VBox all;
     private Arrival shown;
 
@@ -79,38 +80,42 @@ final class DocumentChoices extends VBox {
         KEPT.keySet().stream().sorted().forEach(formats::add);
         readAs = Choice.of("document-format", formats, DocumentChoices::formatName);
         encoding = Choice.of(
-                "document-encoding", ENCODINGS, name -> name.isEmpty() ? Strings.say("document.encoding-found") : name);
+                "document-encoding",
+                ENCODINGS,
+                name -> name.isEmpty() ? Strings.text("document.encoding-found") : name);
         for (Extra extra : Extra.values()) {
-            CheckBox box = new CheckBox(Strings.say("extra." + extra.name().toLowerCase(Locale.ROOT)));
+            CheckBox box = new CheckBox(Strings.text("extra." + extra.name().toLowerCase(Locale.ROOT)));
             box.setId("extra-" + extra.name().toLowerCase(Locale.ROOT));
             extras.put(extra, box);
             extrasRow.getChildren().add(box);
         }
         more.setId("document-more");
-        Node corrected = Parts.row(
-                new Label(Strings.say("document.read-as")),
+        Node corrected = Controls.row(
+                new Label(Strings.text("document.read-as")),
                 readAs,
-                new Label(Strings.say("document.encoding")),
+                new Label(Strings.text("document.encoding")),
                 encoding);
-        all = Parts.column(
+        all = Controls.column(
                 corrected,
                 extrasRow,
                 selectionPart,
                 itsPart,
                 placeholders,
                 fontsPart,
-                Parts.row(Parts.button("read-again", "document.read-again", this::readAgain)));
-        Parts.showIf(all, false);
-        more.selectedProperty().addListener((property, before, open) -> Parts.showIf(all, open));
-        getChildren().addAll(Parts.row(more), all);
+                Controls.row(Controls.button("read-again", "document.read-again", this::readAgain)));
+        Controls.showIf(all, false);
+        more.selectedProperty().addListener((property, before, open) -> Controls.showIf(all, open));
+        getChildren().addAll(Controls.row(more), all);
     }
 
     private static String formatName(String id) {
-        return id.isEmpty() ? Strings.say("document.as-found") : KEPT.containsKey(id) ? Strings.say("role." + id) : id;
+        return id.isEmpty()
+                ? Strings.text("document.as-found")
+                : KEPT.containsKey(id) ? Strings.text("role." + id) : id;
     }
 
     private static TextArea lines(String id) {
-        TextArea area = Parts.styled(new TextArea(), "code");
+        TextArea area = Controls.styled(new TextArea(), "code");
         area.setId(id);
         area.setPrefRowCount(2);
         return area;
@@ -119,7 +124,7 @@ final class DocumentChoices extends VBox {
     /** Shows how a file was read; a returned copy and a picture are what they are. */
     void show(Arrival arrival) {
         boolean correctable = arrival.role() != Arrival.Role.RETURNED && arrival.role() != Arrival.Role.PICTURE;
-        Parts.showIf(this, correctable);
+        Controls.showIf(this, correctable);
         boolean unreadable = arrival.role() == Arrival.Role.UNREADABLE;
         if (shown == null || !shown.source().equals(arrival.source())) {
             more.setSelected(unreadable);
@@ -137,20 +142,20 @@ final class DocumentChoices extends VBox {
         encoding.setDisable(!format.isEmpty() && traits.markup().isPackage());
         Set<Extra> possible = format.isEmpty() ? Set.of() : traits.extras();
         extras.forEach((extra, box) -> {
-            Parts.showIf(box, possible.contains(extra));
+            Controls.showIf(box, possible.contains(extra));
             box.setSelected(options.extras().contains(extra));
         });
-        Parts.showIf(extrasRow, !possible.isEmpty());
-        Parts.showIf(selectionPart, !format.isEmpty() && traits.isSelectable());
+        Controls.showIf(extrasRow, !possible.isEmpty());
+        Controls.showIf(selectionPart, !format.isEmpty() && traits.isSelectable());
         if (!format.isEmpty() && traits.isSelectable()) {
-            selectionHint.setText(Strings.say("selection." + format));
+            selectionHint.setText(Strings.text("selection." + format));
         }
         selection.setText(String.join("\n", options.selection().patterns()));
-        Parts.showIf(itsPart, format.equals("xml"));
+        Controls.showIf(itsPart, format.equals("xml"));
         itsRules.setText(options.itsRules());
-        Parts.showIf(placeholders, !format.isEmpty() && traits.hasPlaceholders());
+        Controls.showIf(placeholders, !format.isEmpty() && traits.hasPlaceholders());
         placeholders.show(options.placeholders(), arrival);
-        Parts.showIf(fontsPart, !format.isEmpty() && traits.markup().isPackage());
+        Controls.showIf(fontsPart, !format.isEmpty() && traits.markup().isPackage());
         fonts.setText(options.fonts().entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())
                 .map(each -> each.getKey() + " = " + each.getValue())

@@ -19,7 +19,7 @@ import javafx.util.StringConverter;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.ForeignItem;
 import org.swaplane.document.State;
@@ -36,8 +36,8 @@ final class ForeignPanel extends VBox {
 
     private final LaneSession session;
     private final FilePicker picker;
-    private final GridPane grid = Parts.styled(new GridPane(), "foreign");
-    private final Label more = Parts.quiet("");
+    private final GridPane grid = Controls.styled(new GridPane(), "foreign");
+    private final Label more = Controls.quiet("");
 
     ForeignPanel(LaneSession session, FilePicker picker) {
         this.session = session;
@@ -46,13 +46,13 @@ final class ForeignPanel extends VBox {
         setId("foreign");
         getChildren()
                 .addAll(
-                        Parts.heading("foreign.title"),
-                        Parts.quiet(Strings.say("foreign.hint")),
+                        Controls.heading("foreign.title"),
+                        Controls.quiet(Strings.text("foreign.hint")),
                         grid,
                         more,
-                        Parts.row(
-                                Parts.button("save-rules", "foreign.save", this::save),
-                                Parts.button("load-rules", "foreign.load", this::load)));
+                        Controls.row(
+                                Controls.button("save-rules", "foreign.save", this::save),
+                                Controls.button("load-rules", "foreign.load", this::load)));
     }
 
     /** Shows what occurs in a file; nothing at all when nothing does. */
@@ -73,7 +73,7 @@ final class ForeignPanel extends VBox {
                 }
             }
         }
-        more.setText(left == 0 ? "" : Strings.say("foreign.more", left));
+        more.setText(left == 0 ? "" : Strings.text("foreign.more", left));
         more.setManaged(left > 0);
     }
 
@@ -81,18 +81,18 @@ final class ForeignPanel extends VBox {
         List<String> keys =
                 List.of("foreign.where", "foreign.value", "foreign.count", "foreign.means", "foreign.written");
         for (int i = 0; i < keys.size(); i++) {
-            grid.add(Parts.quiet(Strings.say(keys.get(i))), i, 0);
+            grid.add(Controls.quiet(Strings.text(keys.get(i))), i, 0);
         }
     }
 
     private void addRow(int row, ForeignItem item, String value, ExtensionRules rules) {
         String where = item.attribute().isEmpty()
                 ? item.element()
-                : Strings.say("foreign.attribute", item.attribute(), item.element());
+                : Strings.text("foreign.attribute", item.attribute(), item.element());
         Label place = new Label(where);
         place.setTooltip(new Tooltip(item.namespace()));
         grid.add(place, 0, row);
-        grid.add(Parts.styled(new Label(value), "code"), 1, row);
+        grid.add(Controls.styled(new Label(value), "code"), 1, row);
         grid.add(new Label(String.valueOf(item.values().get(value))), 2, row);
         grid.add(meaning(item, value, rules), 3, row);
         if (!item.attribute().isEmpty()) {
@@ -107,7 +107,7 @@ final class ForeignPanel extends VBox {
         return choice(
                 Meaning.values(),
                 known.map(ReadingRule::meaning),
-                each -> Strings.say("meaning." + each.name().toLowerCase(Locale.ROOT)),
+                each -> Strings.text("meaning." + each.name().toLowerCase(Locale.ROOT)),
                 chosen -> {
                     ExtensionRules without = known.map(rules::without).orElse(rules);
                     session.intakes()
@@ -127,7 +127,7 @@ final class ForeignPanel extends VBox {
         return choice(
                 State.values(),
                 known.map(WritingRule::state),
-                each -> Strings.say("state." + each.name().toLowerCase(Locale.ROOT)),
+                each -> Strings.text("state." + each.name().toLowerCase(Locale.ROOT)),
                 chosen -> {
                     ExtensionRules without = known.map(rules::without).orElse(rules);
                     session.intakes()
@@ -140,7 +140,7 @@ final class ForeignPanel extends VBox {
     /** A choice of one of these or none. */
     private static <T> ComboBox<Optional<T>> choice(
             T[] values, Optional<T> now, Function<T, String> words, Consumer<Optional<T>> chosen) {
-        ComboBox<Optional<T>> box = Parts.styled(new ComboBox<>(), "foreign-choice");
+        ComboBox<Optional<T>> box = Controls.styled(new ComboBox<>(), "foreign-choice");
         List<Optional<T>> items = new ArrayList<>();
         items.add(Optional.empty());
         Arrays.stream(values).map(Optional::of).forEach(items::add);
@@ -148,7 +148,7 @@ final class ForeignPanel extends VBox {
         box.setConverter(new StringConverter<>() {
             @Override
             public String toString(Optional<T> item) {
-                return item == null ? "" : item.map(words).orElse(Strings.say("foreign.nothing"));
+                return item == null ? "" : item.map(words).orElse(Strings.text("foreign.nothing"));
             }
 
             @Override
@@ -165,13 +165,13 @@ final class ForeignPanel extends VBox {
         String json = session.lane().settings().rules().toJson();
         picker.chooseTarget(FILE_NAME).ifPresent(path -> session.background()
                 .run(
-                        Strings.say("task.write", path.getFileName().toString()),
+                        Strings.text("task.write", path.getFileName().toString()),
                         progress -> {
                             NewFile.write(path, true, out -> out.write(json.getBytes(StandardCharsets.UTF_8)));
                             return path;
                         },
                         written -> session.notify(
-                                Notification.Tone.DONE, Strings.say("foreign.saved", written.toString()))));
+                                Notification.Tone.DONE, Strings.text("foreign.saved", written.toString()))));
     }
 
     /** Adds the rules of a file to those of the lane. */
@@ -180,7 +180,7 @@ final class ForeignPanel extends VBox {
             String name = path.getFileName().toString();
             session.background()
                     .run(
-                            Strings.say("task.read", name),
+                            Strings.text("task.read", name),
                             progress -> ExtensionRules.ofJson(name, Files.readString(path)),
                             loaded -> session.intakes()
                                     .setRules(session.lane().settings().rules().with(loaded)));

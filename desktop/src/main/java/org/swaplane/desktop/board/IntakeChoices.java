@@ -25,9 +25,9 @@ import org.swaplane.desktop.session.Intakes;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.text.Choice;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.LanguageField;
 import org.swaplane.desktop.text.LanguagesField;
-import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.LanguageCode;
 import org.swaplane.document.Segment;
@@ -47,12 +47,12 @@ final class IntakeChoices extends VBox {
     private final ComboBox<Cut> cut = Choice.of(
             "intake-cut",
             List.of(Cut.values()),
-            each -> Strings.say("cut." + each.name().toLowerCase(Locale.ROOT)));
-    private final CheckBox onlyThis = new CheckBox(Strings.say("intake.only-this"));
+            each -> Strings.text("cut." + each.name().toLowerCase(Locale.ROOT)));
+    private final CheckBox onlyThis = new CheckBox(Strings.text("intake.only-this"));
     private final HBox sourceRow;
     private final HBox targetRow;
-    private final HBox cutRow = Parts.row(new Label(Strings.say("intake.ask-cut")), cut);
-    private final VBox sample = Parts.styled(new VBox(), "intake-sample");
+    private final HBox cutRow = Controls.row(new Label(Strings.text("intake.ask-cut")), cut);
+    private final VBox sample = Controls.styled(new VBox(), "intake-sample");
     private final Supplier<Set<Arrival>> selected;
     private List<String> shown = List.of();
     private Arrival inspected;
@@ -73,14 +73,14 @@ final class IntakeChoices extends VBox {
         List<String> last = session.person().lastLanguages();
         source = new LanguageField("intake-source-language", last);
         targets = new LanguagesField("intake-target-language", last);
-        sourceRow = Parts.row(new Label(Strings.say("intake.ask-source")), source);
-        targetRow = Parts.row(new Label(Strings.say("intake.ask-target")), targets);
+        sourceRow = Controls.row(new Label(Strings.text("intake.ask-source")), source);
+        targetRow = Controls.row(new Label(Strings.text("intake.ask-target")), targets);
         getStyleClass().add("column");
         cut.setOnAction(event -> cutChosen());
         onlyThis.setId("intake-only-this");
         source.onChosen(code -> readInLanguages());
         targets.onChange(codes -> readInLanguages());
-        getChildren().add(Parts.styled(new FlowPane(sourceRow, targetRow, cutRow, onlyThis), "wrapped-row"));
+        getChildren().add(Controls.styled(new FlowPane(sourceRow, targetRow, cutRow, onlyThis), "wrapped-row"));
     }
 
     /** How the file in hand is cut. */
@@ -95,10 +95,10 @@ final class IntakeChoices extends VBox {
         inspected = arrival;
         boolean anyDocument = intake.arrivals().stream().anyMatch(each -> each.role() == Arrival.Role.DOCUMENT);
         boolean namesNone = intake.arrivals().stream().anyMatch(IntakeChoices::namesNoTarget);
-        Parts.showIf(sourceRow, anyDocument);
-        Parts.showIf(targetRow, anyDocument || namesNone);
-        Parts.showIf(cutRow, anyDocument);
-        Parts.showIf(onlyThis, intake.arrivals().size() > 1 && (anyDocument || namesNone));
+        Controls.showIf(sourceRow, anyDocument);
+        Controls.showIf(targetRow, anyDocument || namesNone);
+        Controls.showIf(cutRow, anyDocument);
+        Controls.showIf(onlyThis, intake.arrivals().size() > 1 && (anyDocument || namesNone));
         if (arrival.role().isTrack()) {
             source.setCode(arrival.document().sourceLanguage());
             if (another || targets.codes().isEmpty()) {
@@ -136,11 +136,11 @@ final class IntakeChoices extends VBox {
     }
 
     private void showSample(Arrival arrival) {
-        Parts.showIf(sample, arrival.role() == Arrival.Role.DOCUMENT);
-        sample.getChildren().setAll(Parts.quiet(Strings.say("intake.sample")));
+        Controls.showIf(sample, arrival.role() == Arrival.Role.DOCUMENT);
+        sample.getChildren().setAll(Controls.quiet(Strings.text("intake.sample")));
         if (sample.isVisible()) {
             arrival.document().segments().stream().limit(SAMPLE).forEach(segment -> sample.getChildren()
-                    .add(Parts.styled(line(segment), "intake-sample-line")));
+                    .add(Controls.styled(line(segment), "intake-sample-line")));
         }
     }
 
@@ -164,7 +164,7 @@ final class IntakeChoices extends VBox {
     private void readOwn(Path file) {
         session.background()
                 .run(
-                        Strings.say("task.read", file.getFileName().toString()),
+                        Strings.text("task.read", file.getFileName().toString()),
                         progress -> {
                             try (InputStream in = Files.newInputStream(file)) {
                                 return Srx.read(file.getFileName().toString(), in);
@@ -245,7 +245,7 @@ final class IntakeChoices extends VBox {
         session.notify(
                 Notification.Tone.FAILED,
                 fault.isEmpty()
-                        ? Strings.say(
+                        ? Strings.text(
                                 "intake.language-needed",
                                 speechless.get().source().name())
                         : fault);

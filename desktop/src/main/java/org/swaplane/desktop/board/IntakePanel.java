@@ -15,7 +15,7 @@ import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.Intakes;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
@@ -30,35 +30,35 @@ final class IntakePanel extends VBox {
     private static final int MOST_PROBLEMS = 20;
     private static final double DETAILS = 260;
 
-    private final Label name = Parts.styled(new Label(), "heading");
-    private final GridPane facts = Parts.styled(new GridPane(), "facts");
+    private final Label name = Controls.styled(new Label(), "heading");
+    private final GridPane facts = Controls.styled(new GridPane(), "facts");
     private final LaneSession session;
-    private final Label parts = Parts.quiet("");
+    private final Label parts = Controls.quiet("");
     private final IntakeChoices choices;
     private final DocumentChoices document;
     private final Set<Arrival> chosen = new LinkedHashSet<>();
     private final ArrivalTable table = new ArrivalTable(chosen, this::showAccept);
     private final ScrollPane details = new ScrollPane();
-    private final Label totals = Parts.quiet("");
-    private final Button accept = Parts.primary("accept-intake", "intake.accept", this::accept);
+    private final Label totals = Controls.quiet("");
+    private final Button accept = Controls.primary("accept-intake", "intake.accept", this::accept);
     private final Button look;
     private Intakes.Intake waiting;
     private final ForeignPanel foreign;
-    private final Label problems = Parts.quiet("");
+    private final Label problems = Controls.quiet("");
 
     IntakePanel(LaneSession session, FilePicker picker) {
         this.session = session;
         this.foreign = new ForeignPanel(session, picker);
         this.choices = new IntakeChoices(session, picker, table::selected);
         this.document = new DocumentChoices(session);
-        this.look = Parts.button("look-at-returned", "intake.look", () -> session.exchange()
+        this.look = Controls.button("look-at-returned", "intake.look", () -> session.exchange()
                 .show(table.getSelectionModel().getSelectedItem().returned().orElseThrow()));
         table.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> inspect(now));
         getStyleClass().addAll("intake");
         setId("intake");
         VBox.setVgrow(table, Priority.ALWAYS);
         VBox about =
-                Parts.styled(new VBox(name, facts, parts, document, choices.sample(), problems, foreign), "column");
+                Controls.styled(new VBox(name, facts, parts, document, choices.sample(), problems, foreign), "column");
         about.getStyleClass().add("card");
         details.setContent(about);
         details.setFitToWidth(true);
@@ -68,11 +68,11 @@ final class IntakePanel extends VBox {
                         table,
                         details,
                         choices,
-                        Parts.row(
+                        Controls.row(
                                 totals,
-                                Parts.spacer(),
+                                Controls.spacer(),
                                 look,
-                                Parts.button("leave-intake", "intake.leave", session.intakes()::leave),
+                                Controls.button("leave-intake", "intake.leave", session.intakes()::leave),
                                 accept));
         totals.setWrapText(false);
         problems.setId("intake-problems");
@@ -100,7 +100,7 @@ final class IntakePanel extends VBox {
         intake.arrivals().stream().filter(ArrivalTable::isAddable).forEach(chosen::add);
         table.getItems().setAll(intake.arrivals());
         boolean several = intake.arrivals().size() > 1;
-        Parts.showIf(table, several);
+        Controls.showIf(table, several);
         details.setMaxHeight(several ? DETAILS : Double.MAX_VALUE);
         table.sort();
         table.getSelectionModel().select(Math.min(before, intake.arrivals().size() - 1));
@@ -110,7 +110,7 @@ final class IntakePanel extends VBox {
 
     private void showAccept() {
         accept.setText(
-                Strings.say(waiting.arrivals().size() > 1 ? "intake.accept-all" : "intake.accept", chosen.size()));
+                Strings.text(waiting.arrivals().size() > 1 ? "intake.accept-all" : "intake.accept", chosen.size()));
         accept.setDisable(chosen.isEmpty());
         totals.setText(totals());
     }
@@ -120,7 +120,7 @@ final class IntakePanel extends VBox {
         Map<Arrival.Role, Long> kinds = chosen.stream()
                 .collect(Collectors.groupingBy(
                         Arrival::role, () -> new EnumMap<>(Arrival.Role.class), Collectors.counting()));
-        String words = Strings.say(
+        String words = Strings.text(
                 "intake.totals",
                 chosen.stream()
                         .flatMap(each -> each.counts().stream())
@@ -131,7 +131,7 @@ final class IntakePanel extends VBox {
                         .mapToLong(Counts::words)
                         .sum());
         return kinds.entrySet().stream()
-                        .map(kind -> Strings.say("intake.kind", kind.getValue(), ArrivalTable.words(kind.getKey())))
+                        .map(kind -> Strings.text("intake.kind", kind.getValue(), ArrivalTable.words(kind.getKey())))
                         .collect(Collectors.joining(" · "))
                 + (kinds.isEmpty() ? "" : " · " + words);
     }
@@ -142,12 +142,12 @@ final class IntakePanel extends VBox {
             return;
         }
         boolean unreadable = arrival.role() == Arrival.Role.UNREADABLE;
-        name.setText(Strings.say(
+        name.setText(Strings.text(
                 unreadable ? "intake.title-unreadable" : "intake.title",
                 arrival.source().name()));
         boolean isTrack = arrival.role().isTrack();
-        List.of(facts, parts, foreign).forEach(node -> Parts.showIf(node, isTrack));
-        Parts.showIf(look, arrival.role() == Arrival.Role.RETURNED);
+        List.of(facts, parts, foreign).forEach(node -> Controls.showIf(node, isTrack));
+        Controls.showIf(look, arrival.role() == Arrival.Role.RETURNED);
         problems.setText(arrival.problem());
         choices.show(waiting, arrival);
         document.show(arrival);
@@ -165,14 +165,14 @@ final class IntakePanel extends VBox {
         fact(
                 0,
                 "intake.languages",
-                Strings.say("strip.languages", named(document.sourceLanguage()), named(document.targetLanguage())));
+                Strings.text("strip.languages", named(document.sourceLanguage()), named(document.targetLanguage())));
         fact(1, "intake.units", counts.units());
         fact(1, "intake.segments", counts.segments());
         fact(1, "intake.words", counts.words());
         fact(2, "intake.locked", counts.locked());
         fact(2, "intake.prefilled", counts.prefilled());
         fact(2, "intake.untranslated", counts.states().get(State.INITIAL));
-        Parts.showIf(
+        Controls.showIf(
                 parts,
                 document.parts().size() > 1
                         || document.parts().stream()
@@ -184,12 +184,12 @@ final class IntakePanel extends VBox {
 
     private static String part(Part part) {
         String line =
-                Strings.say("intake.part", part.name(), named(part.sourceLanguage()), named(part.targetLanguage()));
+                Strings.text("intake.part", part.name(), named(part.sourceLanguage()), named(part.targetLanguage()));
         return part.notes().stream().map(Note::text).reduce(line, (before, note) -> before + "\n    " + note);
     }
 
     private static String named(String language) {
-        return language.isEmpty() ? Strings.say("intake.no-language") : language;
+        return language.isEmpty() ? Strings.text("intake.no-language") : language;
     }
 
     private void accept() {
@@ -200,9 +200,9 @@ final class IntakePanel extends VBox {
 
     private static String problems(BilingualDocument document) {
         if (document.problems().isEmpty()) {
-            return Strings.say("intake.no-problems");
+            return Strings.text("intake.no-problems");
         }
-        return Strings.say("intake.problems", document.problems().size()) + "\n"
+        return Strings.text("intake.problems", document.problems().size()) + "\n"
                 + document.problems().stream()
                         .limit(MOST_PROBLEMS)
                         .map(Problem::toString)
@@ -213,7 +213,7 @@ final class IntakePanel extends VBox {
         int row = (int) facts.getChildren().stream()
                 .filter(node -> GridPane.getColumnIndex(node) == column * 2)
                 .count();
-        facts.add(Parts.styled(new Label(Strings.say(key)), "quiet"), column * 2, row);
-        facts.add(Parts.styled(new Label(String.valueOf(value)), "fact"), column * 2 + 1, row);
+        facts.add(Controls.styled(new Label(Strings.text(key)), "quiet"), column * 2, row);
+        facts.add(Controls.styled(new Label(String.valueOf(value)), "fact"), column * 2 + 1, row);
     }
 }

@@ -12,7 +12,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.intake.Arrival;
 import org.swaplane.placeholder.PlaceholderRules;
@@ -25,15 +25,15 @@ final class PlaceholderChoices extends VBox {
     private static final int MOST_SHOWN = 12;
 
     private final Map<String, CheckBox> shipped = new LinkedHashMap<>();
-    private final TextArea own = Parts.styled(new TextArea(), "code");
-    private final Label caught = Parts.quiet("");
+    private final TextArea own = Controls.styled(new TextArea(), "code");
+    private final Label caught = Controls.quiet("");
     private List<String> texts = List.of();
 
     PlaceholderChoices() {
         getStyleClass().add("column");
-        FlowPane kinds = Parts.styled(new FlowPane(), "wrapped-row");
+        FlowPane kinds = Controls.styled(new FlowPane(), "wrapped-row");
         PlaceholderRules.shippedKinds().forEach((name, example) -> {
-            CheckBox box = Parts.styled(new CheckBox(example), "code");
+            CheckBox box = Controls.styled(new CheckBox(example), "code");
             box.setMnemonicParsing(false);
             box.setId("placeholder-" + name);
             box.selectedProperty().addListener((property, before, on) -> preview());
@@ -42,14 +42,14 @@ final class PlaceholderChoices extends VBox {
         });
         own.setId("placeholder-own");
         own.setPrefRowCount(2);
-        own.setPromptText(Strings.say("placeholders.own-example"));
+        own.setPromptText(Strings.text("placeholders.own-example"));
         own.textProperty().addListener((property, before, now) -> preview());
         caught.setId("placeholder-caught");
         getChildren()
                 .addAll(
-                        Parts.heading("placeholders.title"),
+                        Controls.heading("placeholders.title"),
                         kinds,
-                        Parts.quiet(Strings.say("placeholders.own")),
+                        Controls.quiet(Strings.text("placeholders.own")),
                         own,
                         caught);
     }
@@ -89,7 +89,7 @@ final class PlaceholderChoices extends VBox {
         PlaceholderRules rules = rules();
         String faults = rules.own().stream()
                 .filter(each -> !each.fault().isEmpty())
-                .map(each -> Strings.say("placeholders.fault", each.name(), each.fault()))
+                .map(each -> Strings.text("placeholders.fault", each.name(), each.fault()))
                 .collect(Collectors.joining("\n"));
         if (!faults.isEmpty()) {
             caught.setText(faults);
@@ -102,12 +102,12 @@ final class PlaceholderChoices extends VBox {
                     text -> placeholders.find(text).forEach(found -> counts.merge(found.written(), 1, Integer::sum)));
             String list = counts.entrySet().stream()
                     .limit(MOST_SHOWN)
-                    .map(each -> Strings.say("placeholders.caught-one", each.getKey(), each.getValue()))
+                    .map(each -> Strings.text("placeholders.caught-one", each.getKey(), each.getValue()))
                     .collect(Collectors.joining("   "));
             caught.setText(
                     counts.isEmpty()
-                            ? Strings.say("placeholders.none", texts.size())
-                            : Strings.say("placeholders.caught", texts.size(), counts.size(), list));
+                            ? Strings.text("placeholders.none", texts.size())
+                            : Strings.text("placeholders.caught", texts.size(), counts.size(), list));
         } catch (CannotProceedException e) {
             caught.setText(e.getMessage());
         }

@@ -6,8 +6,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.LanguageNames;
-import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.ForeignItem;
 import org.swaplane.document.State;
@@ -18,11 +18,11 @@ import org.swaplane.lane.TrackCounts;
 final class TrackPanel extends VBox {
     private final LaneSession session;
     private final FilePicker picker;
-    private final Label name = Parts.styled(new Label(), "heading");
-    private final Label languages = Parts.quiet("");
-    private final Label counts = Parts.quiet("");
+    private final Label name = Controls.styled(new Label(), "heading");
+    private final Label languages = Controls.quiet("");
+    private final Label counts = Controls.quiet("");
     private final TrackTimeline timeline = new TrackTimeline(true);
-    private final HBox blockers = Parts.styled(new HBox(), "blockers");
+    private final HBox blockers = Controls.styled(new HBox(), "blockers");
     private final javafx.scene.control.Button foreign;
     private BoardModel.Row shown;
 
@@ -31,15 +31,15 @@ final class TrackPanel extends VBox {
         this.picker = picker;
         getStyleClass().addAll("card", "track");
         setId("track-panel");
-        foreign = Parts.styled(Parts.button("show-foreign", "foreign.show", this::toggleForeign), "small");
-        Parts.whole(languages).setWrapText(false);
-        Parts.whole(counts).setWrapText(false);
+        foreign = Controls.styled(Controls.button("show-foreign", "foreign.show", this::toggleForeign), "small");
+        Controls.whole(languages).setWrapText(false);
+        Controls.whole(counts).setWrapText(false);
         name.setMinWidth(0);
-        getChildren().addAll(Parts.row(name, languages, Parts.spacer(), counts, foreign), timeline, blockers);
+        getChildren().addAll(Controls.row(name, languages, Controls.spacer(), counts, foreign), timeline, blockers);
     }
 
     void show(BoardModel.Row row) {
-        Parts.showIf(this, row != null);
+        Controls.showIf(this, row != null);
         if (row == null) {
             return;
         }
@@ -49,19 +49,19 @@ final class TrackPanel extends VBox {
         shown = row;
         Track track = row.track();
         name.setText(track.name());
-        languages.setText(Strings.say(
+        languages.setText(Strings.text(
                 "strip.languages",
                 LanguageNames.withCode(track.summary().sourceLanguage()),
                 LanguageNames.withCode(track.summary().targetLanguage())));
         TrackCounts of = track.summary().counts();
-        counts.setText(Strings.say(
+        counts.setText(Strings.text(
                 "board.counts",
                 of.all(),
                 of.segments(State.INITIAL),
                 of.segments(State.TRANSLATED),
                 of.segments(State.REVIEWED) + of.segments(State.FINAL),
                 of.lockedSegments()));
-        Parts.showIf(foreign, !foreignItems().isEmpty());
+        Controls.showIf(foreign, !foreignItems().isEmpty());
         timeline.show(track, row.trips(), session.lane().clock().instant());
         showBlockers(row);
     }
@@ -87,25 +87,25 @@ final class TrackPanel extends VBox {
             return;
         }
         if (session.lane().proofs().verdict(track).isEmpty()) {
-            block(Strings.say("board.block.dry-run"));
+            block(Strings.text("board.block.dry-run"));
         }
         if (!row.away().isEmpty()) {
-            block(Strings.say("board.block.away", row.away().size()));
+            block(Strings.text("board.block.away", row.away().size()));
         }
         if (session.track() == track && session.checking().count() > 0) {
-            block(Strings.say("board.block.findings", session.checking().count()));
+            block(Strings.text("board.block.findings", session.checking().count()));
         }
         int unreviewed = track.summary().counts().unreviewed();
         if (unreviewed > 0) {
-            block(Strings.say("board.block.unreviewed", unreviewed));
+            block(Strings.text("board.block.unreviewed", unreviewed));
         }
         if (blockers.getChildren().isEmpty()) {
-            block(Strings.say("board.block.none"));
+            block(Strings.text("board.block.none"));
         }
     }
 
     private void block(String text) {
-        Label label = Parts.styled(new Label(text), "blocker");
+        Label label = Controls.styled(new Label(text), "blocker");
         label.setMinWidth(0);
         blockers.getChildren().add(label);
     }

@@ -13,8 +13,8 @@ import javafx.scene.shape.CubicCurveTo;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
-import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.Trip;
@@ -113,10 +113,10 @@ final class TrackTimeline extends Pane {
         getChildren().add(line("timeline-near", new MoveTo(left(), near()), new LineTo(end, near())));
         for (Strand each : strands) {
             draw(each, end);
-            away |= each.trip().back().isEmpty();
+            away |= each.trip().isAway();
         }
         Circle marker = new Circle(end, away ? far(0) : near(), large ? 7 : 4);
-        getChildren().add(Parts.styled(marker, away ? "timeline-marker-away" : "timeline-marker-near"));
+        getChildren().add(Controls.styled(marker, away ? "timeline-marker-away" : "timeline-marker-near"));
         if (large) {
             words();
         } else {
@@ -125,7 +125,7 @@ final class TrackTimeline extends Pane {
     }
 
     private void surface() {
-        Region surface = Parts.styled(new Region(), "timeline-surface");
+        Region surface = Controls.styled(new Region(), "timeline-surface");
         surface.setManaged(false);
         surface.resizeRelocate(0, 0, getWidth(), getPrefHeight());
         getChildren().add(surface);
@@ -150,30 +150,30 @@ final class TrackTimeline extends Pane {
     }
 
     private static Path line(String style, javafx.scene.shape.PathElement... elements) {
-        return Parts.styled(Parts.styled(new Path(elements), "timeline-line"), style);
+        return Controls.styled(Controls.styled(new Path(elements), "timeline-line"), style);
     }
 
     /** Beside each line what it is; a text that has no room before the next one is cut off and whole in its tooltip. */
     private void words() {
-        Label away = Parts.styled(new Label(Strings.say("board.lane.away")), "timeline-name-away");
+        Label away = Controls.styled(new Label(Strings.text("board.lane.away")), "timeline-name-away");
         away.relocate(10, far(0) - 9);
-        Label with = Parts.styled(new Label(Strings.say("board.lane.with-us")), "timeline-name-near");
+        Label with = Controls.styled(new Label(Strings.text("board.lane.with-us")), "timeline-name-near");
         with.relocate(10, near() - 9);
         getChildren().addAll(away, with);
         List<Label> below = new ArrayList<>();
-        below.add(label(Strings.say("board.taken-in", Dates.day(begin)), left() + 4, near() + 5));
+        below.add(label(Strings.text("board.taken-in", Dates.day(begin)), left() + 4, near() + 5));
         for (Strand each : strands) {
             Trip trip = each.trip();
             double from = Math.min(x(trip.sentAt()), getWidth() - 180) + 28;
             Label sent = label(
-                    Strings.say("board.away-with", trip.person(), Dates.day(trip.sentAt())),
+                    Strings.text("board.away-with", trip.person(), Dates.day(trip.sentAt())),
                     from,
                     far(each.level()) - 20);
             double until = trip.back().map(back -> x(back.at())).orElse(getWidth());
             sent.setMaxWidth(Math.max(60, until - from));
             trip.back()
                     .ifPresent(back -> below.add(label(
-                            Strings.say("board.back-from", Dates.day(back.at()), back.changesTaken()),
+                            Strings.text("board.back-from", Dates.day(back.at()), back.changesTaken()),
                             Math.min(x(back.at()), getWidth() - 180),
                             near() + 5)));
         }
@@ -184,7 +184,7 @@ final class TrackTimeline extends Pane {
     }
 
     private Label label(String words, double x, double y) {
-        Label label = Parts.styled(new Label(words), "timeline-label");
+        Label label = Controls.styled(new Label(words), "timeline-label");
         label.setTooltip(new Tooltip(words));
         label.relocate(x, y);
         getChildren().add(label);
@@ -192,12 +192,12 @@ final class TrackTimeline extends Pane {
     }
 
     private String inWords() {
-        StringBuilder words = new StringBuilder(Strings.say("board.taken-in", Dates.day(begin)));
+        StringBuilder words = new StringBuilder(Strings.text("board.taken-in", Dates.day(begin)));
         for (Strand each : strands) {
             Trip trip = each.trip();
-            words.append('\n').append(Strings.say("board.away-with", trip.person(), Dates.day(trip.sentAt())));
+            words.append('\n').append(Strings.text("board.away-with", trip.person(), Dates.day(trip.sentAt())));
             trip.back().ifPresent(back -> words.append(", ")
-                    .append(Strings.say("board.back-from", Dates.day(back.at()), back.changesTaken())));
+                    .append(Strings.text("board.back-from", Dates.day(back.at()), back.changesTaken())));
         }
         return words.toString();
     }

@@ -6,7 +6,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.SetAside;
 import org.swaplane.wording.Wording;
@@ -15,8 +15,8 @@ import org.swaplane.wording.Wording;
 final class AsideCell extends ListCell<SetAside> {
     private final LaneSession session;
     private final Label message = new Label();
-    private final Label why = Parts.quiet("");
-    private final VBox lines = Parts.styled(new VBox(message, why), "column-tight");
+    private final Label why = Controls.quiet("");
+    private final VBox lines = Controls.styled(new VBox(message, why), "column-tight");
 
     AsideCell(LaneSession session) {
         this.session = session;
@@ -35,12 +35,12 @@ final class AsideCell extends ListCell<SetAside> {
         super.updateItem(one, empty);
         setGraphic(empty ? null : lines);
         if (!empty) {
-            String scope = Strings.say("checks.scope." + one.scope().name().toLowerCase(Locale.ROOT));
+            String scope = Strings.text("checks.scope." + one.scope().name().toLowerCase(Locale.ROOT));
             message.setText(
                     one.scope() == SetAside.Scope.KIND
-                            ? Wording.say("check-name." + one.check())
+                            ? Wording.text("check-name." + one.check())
                             : number(one) + one.message());
-            why.setText(Strings.say("checks.aside-because", scope, one.reason(), one.who()));
+            why.setText(Strings.text("checks.aside-because", scope, one.reason(), one.who()));
         }
     }
 }

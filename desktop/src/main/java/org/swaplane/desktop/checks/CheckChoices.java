@@ -40,7 +40,7 @@ final class CheckChoices extends GridPane {
     }
 
     private static CheckBox box(String id, Consumer<UnaryOperator<Profile>> change) {
-        CheckBox box = new CheckBox(Wording.say("check-name." + id));
+        CheckBox box = new CheckBox(Wording.text("check-name." + id));
         box.setId("check-" + id);
         box.setMnemonicParsing(false);
         box.setOnAction(event -> change.accept(profile -> {
@@ -57,7 +57,7 @@ final class CheckChoices extends GridPane {
 
     private static ComboBox<String> severity(String id, Consumer<UnaryOperator<Profile>> change) {
         ComboBox<String> severity = Choice.of(
-                "severity-" + id, List.of(USUAL, "error", "warning"), each -> Strings.say("profile.severity." + each));
+                "severity-" + id, List.of(USUAL, "error", "warning"), each -> Strings.text("profile.severity." + each));
         severity.setOnAction(event -> change.accept(profile -> {
             Map<String, Severity> set = new TreeMap<>(profile.severities());
             set.remove(id);

@@ -27,7 +27,7 @@ import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.desktop.text.Choice;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.SetAside;
 
@@ -49,8 +49,8 @@ public final class ChecksView implements View {
     private final ListView<Grouping.Group> groups = new ListView<>();
     private final ListView<Finding> findings = new ListView<>();
     private final ListView<SetAside> aside = new ListView<>();
-    private final ToggleButton settings = new ToggleButton(Strings.say("checks.settings"));
-    private final Label none = Parts.quiet(Strings.say("checks.none"));
+    private final ToggleButton settings = new ToggleButton(Strings.text("checks.settings"));
+    private final Label none = Controls.quiet(Strings.text("checks.none"));
     private final VBox unchecked;
     private final Button revoke;
     private final FindingCard card;
@@ -66,7 +66,7 @@ public final class ChecksView implements View {
         this.card = new FindingCard(session, this::openInReview, this::previewFixes, findings::requestFocus);
         this.preview = new FixPreview(session, this::showFindings);
         this.profile = new ProfilePane(session, picker);
-        this.revoke = Parts.button("revoke", "checks.revoke", this::revoke);
+        this.revoke = Controls.button("revoke", "checks.revoke", this::revoke);
         groups.setId("finding-groups");
         groups.setCellFactory(list -> new GroupCell());
         groups.setPrefWidth(GROUPS);
@@ -74,40 +74,41 @@ public final class ChecksView implements View {
         groups.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> groupChosen(now));
         findings.setId("findings");
         findings.setCellFactory(list -> new FindingCell(session));
-        unchecked = Parts.styled(
+        unchecked = Controls.styled(
                 new VBox(
-                        Parts.quiet(Strings.say("checks.unchecked")),
-                        Parts.button("check-file", "checks.check-file", session.checking()::check)),
+                        Controls.quiet(Strings.text("checks.unchecked")),
+                        Controls.button("check-file", "checks.check-file", session.checking()::check)),
                 "placeholder");
         findings.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showFinding());
         aside.setId("findings-aside");
         aside.setCellFactory(list -> new AsideCell(session));
-        aside.setPlaceholder(Parts.quiet(Strings.say("checks.none-aside")));
+        aside.setPlaceholder(Controls.quiet(Strings.text("checks.none-aside")));
         grouping.setOnAction(event -> refresh());
         settings.setId("check-settings");
         settings.selectedProperty().addListener((property, before, now) -> refresh());
         for (Node each : List.of(findings, aside, preview)) {
             HBox.setHgrow(each, Priority.ALWAYS);
         }
-        lists = Parts.styled(new HBox(groups, findings, aside, preview), "row");
+        lists = Controls.styled(new HBox(groups, findings, aside, preview), "row");
         VBox.setVgrow(lists, Priority.ALWAYS);
         VBox.setVgrow(profile, Priority.ALWAYS);
-        Parts.showIf(preview, false);
-        node = Parts.styled(
+        Controls.showIf(preview, false);
+        node = Controls.styled(
                 new VBox(
-                        Parts.row(
-                                Parts.title("view.checks"),
+                        Controls.row(
+                                Controls.title("view.checks"),
                                 grouping,
-                                Parts.spacer(),
+                                Controls.spacer(),
                                 revoke,
-                                apart.map(open -> Parts.button(
+                                apart.map(open -> Controls.button(
                                                 "check-others",
                                                 "checks.others",
                                                 () -> openApart(picker.chooseFiles(), open)))
-                                        .orElseGet(() -> Parts.button("save-file", "checks.save", () -> save(picker))),
-                                Parts.button("check-all-files", "checks.all-files", session.checking()::checkAll),
-                                Parts.button("check-report", "checks.report", () -> picker.chooseTarget(
-                                                Strings.say("checks.report-name"))
+                                        .orElseGet(
+                                                () -> Controls.button("save-file", "checks.save", () -> save(picker))),
+                                Controls.button("check-all-files", "checks.all-files", session.checking()::checkAll),
+                                Controls.button("check-report", "checks.report", () -> picker.chooseTarget(
+                                                Strings.text("checks.report-name"))
                                         .ifPresent(session.checking()::report)),
                                 settings),
                         lists,
@@ -185,15 +186,15 @@ public final class ChecksView implements View {
     /** Shows what fixing all findings like the chosen one would write. */
     private void previewFixes() {
         if (chosen() != null && session.checking().fixes(chosen().check()).size() > 1) {
-            Parts.showIf(preview, true);
+            Controls.showIf(preview, true);
             preview.show(chosen().check());
-            Parts.showIf(findings, false);
-            Parts.showIf(card, false);
+            Controls.showIf(findings, false);
+            Controls.showIf(card, false);
         }
     }
 
     private void showFindings() {
-        Parts.showIf(preview, false);
+        Controls.showIf(preview, false);
         refresh();
         findings.requestFocus();
     }
@@ -211,12 +212,12 @@ public final class ChecksView implements View {
     @Override
     public void refresh() {
         boolean asks = settings.isSelected();
-        Parts.showIf(lists, !asks);
-        Parts.showIf(grouping, !asks);
-        Parts.showIf(profile, asks);
+        Controls.showIf(lists, !asks);
+        Controls.showIf(grouping, !asks);
+        Controls.showIf(profile, asks);
         if (asks) {
-            Parts.showIf(card, false);
-            Parts.showIf(revoke, false);
+            Controls.showIf(card, false);
+            Controls.showIf(revoke, false);
             profile.show();
             return;
         }
@@ -225,7 +226,7 @@ public final class ChecksView implements View {
         List<Grouping.Group> all = new ArrayList<>(
                 grouping.getValue().groups(session, session.checking().open()));
         long setAside = session.checking().setAside().size();
-        all.add(new Grouping.Group(ASIDE, Strings.say("check.set-aside"), setAside, finding -> false, null));
+        all.add(new Grouping.Group(ASIDE, Strings.text("check.set-aside"), setAside, finding -> false, null));
         groups.getItems().setAll(all);
         int at = 0;
         for (int i = 0; i < all.size(); i++) {
@@ -242,7 +243,7 @@ public final class ChecksView implements View {
         if (refreshing || group == null) {
             return;
         }
-        Parts.showIf(preview, false);
+        Controls.showIf(preview, false);
         if (group.track() != null && group.track() != session.track()) {
             session.choose(group.track());
         } else {
@@ -254,11 +255,11 @@ public final class ChecksView implements View {
         Grouping.Group group = groups.getSelectionModel().getSelectedItem();
         boolean isAside = group != null && group.id().equals(ASIDE);
         boolean previews = preview.isVisible() && preview.isStillAsked();
-        Parts.showIf(preview, previews);
-        Parts.showIf(findings, !isAside && !previews);
-        Parts.showIf(aside, isAside);
-        Parts.showIf(card, !isAside && !previews);
-        Parts.showIf(revoke, isAside);
+        Controls.showIf(preview, previews);
+        Controls.showIf(findings, !isAside && !previews);
+        Controls.showIf(aside, isAside);
+        Controls.showIf(card, !isAside && !previews);
+        Controls.showIf(revoke, isAside);
         if (session.snapshot() == null || group == null) {
             return;
         }

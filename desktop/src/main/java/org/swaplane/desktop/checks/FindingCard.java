@@ -16,7 +16,7 @@ import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.ContentFlow;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.lane.SetAside;
@@ -25,7 +25,7 @@ import org.swaplane.wording.Wording;
 /** The finding in hand: both texts with its parts marked, what is suggested, and what can be done about it. */
 final class FindingCard extends VBox {
     private final LaneSession session;
-    private final Label said = Parts.styled(Parts.quiet(""), "finding-said");
+    private final Label said = Controls.styled(Controls.quiet(""), "finding-said");
     private final ContentFlow source = new ContentFlow();
     private final ContentFlow target = new ContentFlow();
     private final ContentFlow suggestion = new ContentFlow();
@@ -34,7 +34,7 @@ final class FindingCard extends VBox {
     private final ComboBox<SetAside.Scope> scope = Choice.of(
             "aside-scope",
             List.of(SetAside.Scope.values()),
-            each -> Strings.say("checks.scope." + each.name().toLowerCase(Locale.ROOT)));
+            each -> Strings.text("checks.scope." + each.name().toLowerCase(Locale.ROOT)));
     private final Button fix;
     private final Button fixAll;
     private final Button setAside;
@@ -44,15 +44,15 @@ final class FindingCard extends VBox {
     FindingCard(LaneSession session, Runnable openInReview, Runnable fixAllOfKind, Runnable done) {
         this.session = session;
         getStyleClass().add("card");
-        this.fix = Parts.withKey(Parts.primary("apply-fix", "checks.fix", this::fix), "Alt+F");
-        this.fixAll = Parts.button("fix-all", "checks.fix-all-none", fixAllOfKind);
-        this.open = Parts.button("open-in-review", "checks.open", openInReview);
-        this.setAside = Parts.button("set-aside", "checks.set-aside", () -> {
+        this.fix = Controls.withKey(Controls.primary("apply-fix", "checks.fix", this::fix), "Alt+F");
+        this.fixAll = Controls.button("fix-all", "checks.fix-all-none", fixAllOfKind);
+        this.open = Controls.button("open-in-review", "checks.open", openInReview);
+        this.setAside = Controls.button("set-aside", "checks.set-aside", () -> {
             setAside();
             done.run();
         });
         reason.setId("aside-reason");
-        reason.setPromptText(Strings.say("checks.reason"));
+        reason.setPromptText(Strings.text("checks.reason"));
         reason.setPrefWidth(230);
         reason.setOnAction(event -> {
             setAside();
@@ -65,17 +65,18 @@ final class FindingCard extends VBox {
             side.setPrefWidth(100);
             HBox.setHgrow(side, Priority.ALWAYS);
         }
-        HBox both = Parts.styled(new HBox(left, right), "finding-texts");
+        HBox both = Controls.styled(new HBox(left, right), "finding-texts");
         both.setMinHeight(96);
         getChildren()
                 .addAll(
                         said,
                         both,
-                        Parts.styled(new FlowPane(fix, fixAll, open, reason, scope, setAside), "wrapped-row"));
+                        Controls.styled(new FlowPane(fix, fixAll, open, reason, scope, setAside), "wrapped-row"));
     }
 
     private static VBox column(String key, ContentFlow flow) {
-        return Parts.styled(new VBox(Parts.styled(new Label(Strings.say(key)), "caption"), flow), "column-tight");
+        return Controls.styled(
+                new VBox(Controls.styled(new Label(Strings.text(key)), "caption"), flow), "column-tight");
     }
 
     void fix() {
@@ -106,10 +107,10 @@ final class FindingCard extends VBox {
         boolean there = finding != null;
         fix.setDisable(!there || finding.suggestion().isEmpty());
         fixAll.setDisable(fixes < 2);
-        fixAll.setText(fixes < 2 ? Strings.say("checks.fix-all-none") : Strings.say("checks.fix-all", fixes));
+        fixAll.setText(fixes < 2 ? Strings.text("checks.fix-all-none") : Strings.text("checks.fix-all", fixes));
         List.of(open, setAside, reason, scope).forEach(node -> node.setDisable(!there));
         suggested.setVisible(there && finding.suggestion().isPresent());
-        said.setText(there ? Wording.say("check-name." + finding.check()) + ": " + finding.message() : "");
+        said.setText(there ? Wording.text("check-name." + finding.check()) + ": " + finding.message() : "");
         if (!there) {
             source.show("", List.of());
             target.show("", List.of());

@@ -9,7 +9,7 @@ import javafx.scene.layout.HBox;
 import org.swaplane.check.Finding;
 import org.swaplane.check.Severity;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 
 /** A finding in the list: number of the segment, how severe it is, what was found, and the source. */
@@ -17,10 +17,10 @@ final class FindingCell extends ListCell<Finding> {
     private static final PseudoClass STOPS = PseudoClass.getPseudoClass("stops");
 
     private final LaneSession session;
-    private final Label number = Parts.styled(new Label(), "row-number");
-    private final Label severity = Parts.styled(new Label(), "severity");
+    private final Label number = Controls.styled(new Label(), "row-number");
+    private final Label severity = Controls.styled(new Label(), "severity");
     private final Label message = new Label();
-    private final Label text = Parts.styled(new Label(), "quiet");
+    private final Label text = Controls.styled(new Label(), "quiet");
     private final HBox line = new HBox(8, number, severity, message, text);
 
     FindingCell(LaneSession session) {
@@ -40,7 +40,7 @@ final class FindingCell extends ListCell<Finding> {
         if (!empty) {
             number.setText(String.valueOf(finding.segment() + 1));
             severity.setText(
-                    Strings.say("profile.severity." + finding.severity().name().toLowerCase(Locale.ROOT)));
+                    Strings.text("profile.severity." + finding.severity().name().toLowerCase(Locale.ROOT)));
             severity.pseudoClassStateChanged(STOPS, finding.severity() == Severity.ERROR);
             message.setText(finding.message());
             text.setText(session.snapshot()

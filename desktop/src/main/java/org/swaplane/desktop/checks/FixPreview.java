@@ -17,7 +17,7 @@ import org.swaplane.content.Content;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.ContentFlow;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.wording.Wording;
 
@@ -26,7 +26,7 @@ final class FixPreview extends VBox {
     private static final double ROOM_BESIDE = 120;
 
     private final LaneSession session;
-    private final Label title = Parts.styled(new Label(), "heading");
+    private final Label title = Controls.styled(new Label(), "heading");
     private final ListView<Map.Entry<Integer, Content>> fixes = new ListView<>();
     private final Button write;
     private String check = "";
@@ -38,7 +38,7 @@ final class FixPreview extends VBox {
         fixes.setId("fixes");
         fixes.setCellFactory(list -> new FixCell());
         VBox.setVgrow(fixes, Priority.ALWAYS);
-        write = Parts.primary("write-fixes", "checks.write-fixes", () -> {
+        write = Controls.primary("write-fixes", "checks.write-fixes", () -> {
             session.checking().fixAll(check);
             done.run();
         });
@@ -48,13 +48,14 @@ final class FixPreview extends VBox {
                 event.consume();
             }
         });
-        getChildren().addAll(title, fixes, Parts.row(write, Parts.button("leave-fixes", "checks.leave-fixes", done)));
+        getChildren()
+                .addAll(title, fixes, Controls.row(write, Controls.button("leave-fixes", "checks.leave-fixes", done)));
     }
 
     /** Shows the fixes of a check; the preview must be visible, since it takes the focus. */
     void show(String of) {
         check = of;
-        title.setText(Strings.say("checks.fixes-title", Wording.say("check-name." + of)));
+        title.setText(Strings.text("checks.fixes-title", Wording.text("check-name." + of)));
         fill(session.checking().fixes(of));
         write.requestFocus();
     }
@@ -67,15 +68,15 @@ final class FixPreview extends VBox {
     }
 
     private void fill(Map<Integer, Content> all) {
-        write.setText(Strings.say("checks.write-fixes", all.size()));
+        write.setText(Strings.text("checks.write-fixes", all.size()));
         fixes.getItems().setAll(List.copyOf(all.entrySet()));
     }
 
     private final class FixCell extends ListCell<Map.Entry<Integer, Content>> {
-        private final Label number = Parts.styled(new Label(), "row-number");
+        private final Label number = Controls.styled(new Label(), "row-number");
         private final ContentFlow before = new ContentFlow();
         private final ContentFlow after = new ContentFlow();
-        private final HBox line = Parts.styled(new HBox(number, before, after), "preview-row");
+        private final HBox line = Controls.styled(new HBox(number, before, after), "preview-row");
 
         FixCell() {
             number.setMinWidth(44);

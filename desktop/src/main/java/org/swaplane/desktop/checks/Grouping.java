@@ -45,12 +45,15 @@ enum Grouping {
             }
             return groups;
         }
-        groups.add(Group.of(ALL, Strings.say("check.all"), open, finding -> true));
+        groups.add(Group.of(ALL, Strings.text("check.all"), open, finding -> true));
         if (this == SEVERITY) {
             for (Severity severity : Severity.values()) {
                 String name = severity.name().toLowerCase(Locale.ROOT);
                 groups.add(Group.of(
-                        name, Strings.say("checks.severity." + name), open, finding -> finding.severity() == severity));
+                        name,
+                        Strings.text("checks.severity." + name),
+                        open,
+                        finding -> finding.severity() == severity));
             }
             return groups;
         }
@@ -58,12 +61,12 @@ enum Grouping {
         CheckIds.ALL.stream()
                 .filter(counts::containsKey)
                 .forEach(check ->
-                        groups.add(Group.of(check, Wording.say("check-name." + check), open, finding -> finding.check()
+                        groups.add(Group.of(check, Wording.text("check-name." + check), open, finding -> finding.check()
                                 .equals(check))));
         return groups;
     }
 
     static Function<Grouping, String> words() {
-        return each -> Strings.say("checks.by." + each.name().toLowerCase(Locale.ROOT));
+        return each -> Strings.text("checks.by." + each.name().toLowerCase(Locale.ROOT));
     }
 }

@@ -21,7 +21,7 @@ import org.swaplane.desktop.session.Checking;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.ContentFlow;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 
 /** Patterns of one's own, tried on the track in hand while they are typed. */
@@ -32,19 +32,19 @@ final class PatternsPane extends VBox {
 
     private final LaneSession session;
     private final Consumer<List<OwnPattern>> changed;
-    private final VBox list = Parts.column();
+    private final VBox list = Controls.column();
     private final TextField name = field("pattern-name", "patterns.name");
     private final TextField source = field("pattern-source", "patterns.source");
     private final TextField target = field("pattern-target", "patterns.target");
     private final TextField message = field("pattern-message", "patterns.message");
-    private final CheckBox required = new CheckBox(Strings.say("patterns.required"));
-    private final CheckBox ignoreCase = new CheckBox(Strings.say("patterns.ignore-case"));
+    private final CheckBox required = new CheckBox(Strings.text("patterns.required"));
+    private final CheckBox ignoreCase = new CheckBox(Strings.text("patterns.ignore-case"));
     private final ComboBox<Severity> severity = Choice.of(
             "pattern-severity",
             List.of(Severity.WARNING, Severity.ERROR),
-            each -> Strings.say("profile.severity." + each.name().toLowerCase(Locale.ROOT)));
-    private final Label fault = Parts.styled(new Label(), "stop-text");
-    private final VBox tried = Parts.styled(new VBox(), "column");
+            each -> Strings.text("profile.severity." + each.name().toLowerCase(Locale.ROOT)));
+    private final Label fault = Controls.styled(new Label(), "stop-text");
+    private final VBox tried = Controls.styled(new VBox(), "column");
     /** A lane is not searched for each letter of a word. */
     private final PauseTransition typing = new PauseTransition(Duration.millis(250));
 
@@ -64,16 +64,16 @@ final class PatternsPane extends VBox {
                 .forEach(box -> box.selectedProperty().addListener((property, before, now) -> tryOut()));
         getChildren()
                 .addAll(
-                        Parts.heading("patterns.title"),
-                        Parts.quiet(Strings.say("patterns.explained")),
+                        Controls.heading("patterns.title"),
+                        Controls.quiet(Strings.text("patterns.explained")),
                         list,
-                        Parts.styled(new FlowPane(name, source, target, message), "wrapped-row"),
-                        Parts.styled(
+                        Controls.styled(new FlowPane(name, source, target, message), "wrapped-row"),
+                        Controls.styled(
                                 new FlowPane(
                                         required,
                                         ignoreCase,
                                         severity,
-                                        Parts.button("add-pattern", "patterns.add", this::add)),
+                                        Controls.button("add-pattern", "patterns.add", this::add)),
                                 "wrapped-row"),
                         fault,
                         tried);
@@ -82,7 +82,7 @@ final class PatternsPane extends VBox {
     private static TextField field(String id, String key) {
         TextField field = new TextField();
         field.setId(id);
-        field.setPromptText(Strings.say(key));
+        field.setPromptText(Strings.text(key));
         field.setPrefWidth(230);
         return field;
     }
@@ -93,17 +93,17 @@ final class PatternsPane extends VBox {
     }
 
     private HBox line(OwnPattern pattern) {
-        Label words = new Label(Strings.say(
+        Label words = new Label(Strings.text(
                 pattern.required() ? "patterns.line-required" : "patterns.line",
                 pattern.name(),
                 pattern.source(),
                 pattern.target()));
         words.setWrapText(true);
         HBox.setHgrow(words, Priority.ALWAYS);
-        return Parts.row(
+        return Controls.row(
                 words,
-                Parts.button("edit-pattern", "patterns.edit", () -> edit(pattern)),
-                Parts.button("remove-pattern", "profile.remove", () -> changed.accept(without(pattern))));
+                Controls.button("edit-pattern", "patterns.edit", () -> edit(pattern)),
+                Controls.button("remove-pattern", "profile.remove", () -> changed.accept(without(pattern))));
     }
 
     private List<OwnPattern> without(OwnPattern one) {
@@ -155,7 +155,7 @@ final class PatternsPane extends VBox {
         }
         session.checking().tryOut(pattern, SHOWN, found -> {
             tried.getChildren()
-                    .setAll(Parts.quiet(Strings.say(
+                    .setAll(Controls.quiet(Strings.text(
                             found.size() < SHOWN ? "patterns.found" : "patterns.found-first", found.size())));
             found.forEach(each -> tried.getChildren().add(sample(each)));
         });
@@ -171,10 +171,10 @@ final class PatternsPane extends VBox {
             flow.setPrefWidth(100);
             HBox.setHgrow(flow, Priority.ALWAYS);
         });
-        Label file = Parts.quiet(trial.track().name());
+        Label file = Controls.quiet(trial.track().name());
         file.setMinWidth(FILE);
         file.setMaxWidth(FILE);
         file.setWrapText(false);
-        return Parts.styled(new HBox(before, after, file), "preview-row");
+        return Controls.styled(new HBox(before, after, file), "preview-row");
     }
 }

@@ -17,7 +17,7 @@ import javafx.scene.layout.VBox;
 import org.swaplane.check.Profile;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.spelling.Dictionary;
 
@@ -28,14 +28,14 @@ final class ProfilePane extends ScrollPane {
     private final CheckChoices checks = new CheckChoices(this::change);
     private final TextField most = number("growth-most");
     private final TextField least = number("growth-least");
-    private final CheckBox letterCase = new CheckBox(Strings.say("profile.case"));
-    private final CheckBox tags = new CheckBox(Strings.say("profile.tags"));
-    private final CheckBox numbers = new CheckBox(Strings.say("profile.numbers"));
-    private final VBox terms = Parts.column();
+    private final CheckBox letterCase = new CheckBox(Strings.text("profile.case"));
+    private final CheckBox tags = new CheckBox(Strings.text("profile.tags"));
+    private final CheckBox numbers = new CheckBox(Strings.text("profile.numbers"));
+    private final VBox terms = Controls.column();
     private final TextArea keep = new TextArea();
-    private final VBox dictionaries = Parts.column();
+    private final VBox dictionaries = Controls.column();
     private final TextField language = number("dictionary-language");
-    private final Button shipped = Parts.button("use-shipped", "profile.use-shipped", this::useShipped);
+    private final Button shipped = Controls.button("use-shipped", "profile.use-shipped", this::useShipped);
     private final PatternsPane patterns;
     private boolean showing;
 
@@ -64,39 +64,39 @@ final class ProfilePane extends ScrollPane {
             box.setOnAction(event -> change(profile -> profile.with(
                     new Profile.Consistency(letterCase.isSelected(), tags.isSelected(), numbers.isSelected()))));
         }
-        language.setPromptText(Strings.say("intake.language-example"));
+        language.setPromptText(Strings.text("intake.language-example"));
         language.textProperty().addListener((property, before, typed) -> shipped.setDisable(!isShipped(typed.strip())));
-        setContent(Parts.styled(
+        setContent(Controls.styled(
                 new VBox(
-                        Parts.row(
-                                Parts.button("load-profile", "profile.load", () -> picker.chooseFiles().stream()
+                        Controls.row(
+                                Controls.button("load-profile", "profile.load", () -> picker.chooseFiles().stream()
                                         .findFirst()
                                         .ifPresent(session.checking()::loadProfile)),
-                                Parts.button("save-profile", "profile.save", () -> picker.chooseTarget(
-                                                Strings.say("profile.file-name"))
+                                Controls.button("save-profile", "profile.save", () -> picker.chooseTarget(
+                                                Strings.text("profile.file-name"))
                                         .ifPresent(session.checking()::saveProfile))),
                         checks,
-                        Parts.heading("profile.growth"),
+                        Controls.heading("profile.growth"),
                         wrapped(
-                                new Label(Strings.say("profile.most")),
+                                new Label(Strings.text("profile.most")),
                                 most,
-                                new Label(Strings.say("profile.least")),
+                                new Label(Strings.text("profile.least")),
                                 least),
-                        Parts.heading("profile.consistency"),
+                        Controls.heading("profile.consistency"),
                         wrapped(letterCase, tags, numbers),
-                        Parts.heading("profile.terms"),
-                        Parts.quiet(Strings.say("profile.terms-explained")),
+                        Controls.heading("profile.terms"),
+                        Controls.quiet(Strings.text("profile.terms-explained")),
                         terms,
-                        Parts.row(Parts.button("add-terms", "profile.add-terms", this::addTerms)),
-                        Parts.heading("profile.keep"),
+                        Controls.row(Controls.button("add-terms", "profile.add-terms", this::addTerms)),
+                        Controls.heading("profile.keep"),
                         keep,
-                        Parts.heading("profile.dictionaries"),
-                        Parts.quiet(Strings.say("profile.dictionaries-explained")),
+                        Controls.heading("profile.dictionaries"),
+                        Controls.quiet(Strings.text("profile.dictionaries-explained")),
                         dictionaries,
                         wrapped(
                                 language,
                                 shipped,
-                                Parts.button("add-dictionary", "profile.add-dictionary", this::addDictionary)),
+                                Controls.button("add-dictionary", "profile.add-dictionary", this::addDictionary)),
                         patterns),
                 "profile"));
     }
@@ -109,7 +109,7 @@ final class ProfilePane extends ScrollPane {
     }
 
     private static FlowPane wrapped(Node... nodes) {
-        return Parts.styled(new FlowPane(nodes), "wrapped-row");
+        return Controls.styled(new FlowPane(nodes), "wrapped-row");
     }
 
     void show() {
@@ -151,7 +151,7 @@ final class ProfilePane extends ScrollPane {
     }
 
     private Node removable(String words, UnaryOperator<Profile> removed) {
-        return Parts.row(new Label(words), Parts.button("remove", "profile.remove", () -> change(removed)));
+        return Controls.row(new Label(words), Controls.button("remove", "profile.remove", () -> change(removed)));
     }
 
     private void growthTyped() {
@@ -196,7 +196,7 @@ final class ProfilePane extends ScrollPane {
     }
 
     private static String called(String dictionary) {
-        return dictionary.equals(Profile.SHIPPED) ? Strings.say("profile.shipped") : dictionary;
+        return dictionary.equals(Profile.SHIPPED) ? Strings.text("profile.shipped") : dictionary;
     }
 
     private void change(UnaryOperator<Profile> how) {

@@ -13,7 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.ProofStore;
 import org.swaplane.proof.Proof;
@@ -30,11 +30,11 @@ final class DetailCell extends ListCell<Proof.Detail> {
     private final Map<String, Image> pictures;
     private final Function<Proof.Detail, Optional<ProofStore.TickedOff>> ticked;
     private final ImageView picture = new ImageView();
-    private final StackPane frame = Parts.styled(new StackPane(picture), "thumbnail");
-    private final Label where = Parts.styled(new Label(), "code");
+    private final StackPane frame = Controls.styled(new StackPane(picture), "thumbnail");
+    private final Label where = Controls.styled(new Label(), "code");
     private final Label text = new Label();
-    private final Label looked = Parts.quiet("");
-    private final HBox row = Parts.styled(new HBox(), "detail");
+    private final Label looked = Controls.quiet("");
+    private final HBox row = Controls.styled(new HBox(), "detail");
 
     DetailCell(
             ListView<Proof.Detail> list,
@@ -47,7 +47,7 @@ final class DetailCell extends ListCell<Proof.Detail> {
         looked.setMinWidth(160);
         looked.setMaxWidth(220);
         frame.setMinSize(THUMBNAIL, THUMBNAIL);
-        VBox words = Parts.styled(new VBox(where, text), "column-tight");
+        VBox words = Controls.styled(new VBox(where, text), "column-tight");
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMinWidth(0);
         words.prefWidthProperty().bind(list.widthProperty().subtract(BESIDE));
@@ -64,14 +64,14 @@ final class DetailCell extends ListCell<Proof.Detail> {
             return;
         }
         where.setText(detail.where());
-        Parts.showIf(where, !detail.where().isEmpty());
+        Controls.showIf(where, !detail.where().isEmpty());
         text.setText(detail.text());
-        Parts.showIf(frame, pictures.containsKey(detail.where()));
+        Controls.showIf(frame, pictures.containsKey(detail.where()));
         picture.setImage(pictures.get(detail.where()));
         Optional<ProofStore.TickedOff> tick = ticked.apply(detail);
-        looked.setText(tick.map(each -> Strings.say("dry-run.looked-at", each.who(), each.reason()))
+        looked.setText(tick.map(each -> Strings.text("dry-run.looked-at", each.who(), each.reason()))
                 .orElse(""));
-        Parts.showIf(looked, tick.isPresent());
+        Controls.showIf(looked, tick.isPresent());
         pseudoClassStateChanged(LOOKED_AT, tick.isPresent());
     }
 }

@@ -18,7 +18,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.ProofStore;
 import org.swaplane.proof.Proof;
@@ -28,13 +28,13 @@ final class DetailsPane extends VBox {
     private static final String OF_PICTURES = "pictures";
 
     private final LaneSession session;
-    private final Label message = Parts.styled(new Label(), "heading");
-    private final Label explained = Parts.quiet("");
+    private final Label message = Controls.styled(new Label(), "heading");
+    private final Label explained = Controls.quiet("");
     private final ListView<Proof.Detail> details = new ListView<>();
     private final TextField reason = new TextField();
-    private final Button tick = Parts.primary("tick-off", "dry-run.tick", this::tickOff);
-    private final Button untick = Parts.button("untick", "dry-run.untick", this::untick);
-    private final Button open = Parts.button("detail-in-review", "dry-run.open-in-review", this::openInReview);
+    private final Button tick = Controls.primary("tick-off", "dry-run.tick", this::tickOff);
+    private final Button untick = Controls.button("untick", "dry-run.untick", this::untick);
+    private final Button open = Controls.button("detail-in-review", "dry-run.open-in-review", this::openInReview);
     private final HBox quick;
     private final VBox ticking;
     private final Map<String, Image> pictures = new HashMap<>();
@@ -52,14 +52,14 @@ final class DetailsPane extends VBox {
         details.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showButtons());
         VBox.setVgrow(details, Priority.ALWAYS);
         reason.setId("tick-reason");
-        reason.setPromptText(Strings.say("dry-run.reason"));
+        reason.setPromptText(Strings.text("dry-run.reason"));
         reason.textProperty().addListener((property, before, now) -> showButtons());
         reason.setOnAction(event -> tickOff());
-        quick = Parts.row(
-                Parts.button("no-text", "dry-run.no-text", () -> tickOff(Strings.say("dry-run.no-text"))),
-                Parts.button("own-job", "dry-run.own-job", () -> tickOff(Strings.say("dry-run.own-job"))));
+        quick = Controls.row(
+                Controls.button("no-text", "dry-run.no-text", () -> tickOff(Strings.text("dry-run.no-text"))),
+                Controls.button("own-job", "dry-run.own-job", () -> tickOff(Strings.text("dry-run.own-job"))));
         HBox.setHgrow(reason, Priority.ALWAYS);
-        ticking = Parts.column(Parts.row(reason, quick), Parts.row(tick, untick, open));
+        ticking = Controls.column(Controls.row(reason, quick), Controls.row(tick, untick, open));
         getChildren().addAll(message, explained, details, ticking);
     }
 
@@ -68,16 +68,16 @@ final class DetailsPane extends VBox {
         proof = shown;
         dryRun = of;
         message.setText(shown.message());
-        explained.setText(Strings.say("proof." + shown.id() + ".explained"));
+        explained.setText(Strings.text("proof." + shown.id() + ".explained"));
         if (same) {
             details.refresh();
         } else {
             details.getItems().setAll(shown.details());
             details.getSelectionModel().selectFirst();
         }
-        Parts.showIf(details, !shown.details().isEmpty());
-        Parts.showIf(ticking, !shown.details().isEmpty());
-        Parts.showIf(quick, shown.id().equals(OF_PICTURES));
+        Controls.showIf(details, !shown.details().isEmpty());
+        Controls.showIf(ticking, !shown.details().isEmpty());
+        Controls.showIf(quick, shown.id().equals(OF_PICTURES));
         if (shown.id().equals(OF_PICTURES)) {
             loadPictures();
         }

@@ -18,8 +18,8 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
-import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.ProofStore;
 import org.swaplane.lane.Track;
@@ -34,7 +34,7 @@ public final class DryRunView implements View {
 
     private final LaneSession session;
     private final ListView<ProofEntry> entries = new ListView<>();
-    private final Label summary = Parts.quiet("");
+    private final Label summary = Controls.quiet("");
     private final DetailsPane details;
     private final PreviewPane preview = new PreviewPane();
     private final PseudoPane pseudo;
@@ -49,10 +49,10 @@ public final class DryRunView implements View {
         this.session = session;
         this.details = new DetailsPane(session);
         this.pseudo = new PseudoPane(session);
-        this.run = Parts.primary("run-dry-run", "dry-run.run", session.dryRuns()::run);
-        this.runAll = Parts.button("run-all-dry-runs", "dry-run.run-all", session.dryRuns()::runAll);
-        this.save = Parts.button("save-pseudo", "dry-run.save", () -> save(picker));
-        this.report = Parts.button(
+        this.run = Controls.primary("run-dry-run", "dry-run.run", session.dryRuns()::run);
+        this.runAll = Controls.button("run-all-dry-runs", "dry-run.run-all", session.dryRuns()::runAll);
+        this.save = Controls.button("save-pseudo", "dry-run.save", () -> save(picker));
+        this.report = Controls.button(
                 "dry-run-report", "dry-run.report", () -> session.dryRuns().report(opener));
         entries.setId("proofs");
         entries.setCellFactory(list -> new ProofCell(list));
@@ -61,11 +61,11 @@ public final class DryRunView implements View {
         entries.setMaxWidth(350);
         StackPane panes = new StackPane(details, preview, pseudo);
         HBox.setHgrow(panes, Priority.ALWAYS);
-        HBox split = Parts.styled(new HBox(entries, panes), "dry-run-split");
+        HBox split = Controls.styled(new HBox(entries, panes), "dry-run-split");
         VBox.setVgrow(split, Priority.ALWAYS);
-        node = Parts.styled(
+        node = Controls.styled(
                 new VBox(
-                        Parts.row(Parts.title("view.dry-run"), Parts.spacer(), report, save, runAll, run),
+                        Controls.row(Controls.title("view.dry-run"), Controls.spacer(), report, save, runAll, run),
                         summary,
                         split),
                 "view");
@@ -94,9 +94,12 @@ public final class DryRunView implements View {
             details.forgetPictures();
         }
         Optional<ProofStore.Remembered> last = session.dryRuns().last();
-        summary.setText(track == null ? Strings.say("empty.no-track") : words(last));
+        summary.setText(track == null ? Strings.text("empty.no-track") : words(last));
         List<ProofEntry> all = new ArrayList<>();
-        last.ifPresent(dryRun -> dryRun.proofs().forEach(proof -> all.add(ProofEntry.of(proof, dryRun))));
+        last.ifPresentOrElse(
+                dryRun -> dryRun.proofs().forEach(proof -> all.add(ProofEntry.of(proof, dryRun))),
+                () -> all.addAll(ProofEntry.notRun(
+                        session.snapshot() != null && session.snapshot().isDocument())));
         all.add(ProofEntry.PREVIEW);
         all.add(ProofEntry.SETTINGS);
         int selected = all.size() == entries.getItems().size()
@@ -119,22 +122,23 @@ public final class DryRunView implements View {
 
     private String words(Optional<ProofStore.Remembered> last) {
         if (last.isEmpty()) {
-            return Strings.say("dry-run.never");
+            return Strings.text("dry-run.never");
         }
         String verdict =
-                Strings.say("dry-run.verdict." + last.get().verdict().name().toLowerCase(Locale.ROOT));
-        String words = Strings.say("dry-run.last", Dates.minute(last.get().at()), verdict);
-        return session.dryRuns().isCurrent() ? words : words + " " + Strings.say("dry-run.outdated");
+                Strings.text("dry-run.verdict." + last.get().verdict().name().toLowerCase(Locale.ROOT));
+        String words = Strings.text("dry-run.last", Dates.minute(last.get().at()), verdict);
+        return session.dryRuns().isCurrent() ? words : words + " " + Strings.text("dry-run.outdated");
     }
 
     private void showEntry() {
         ProofEntry entry = entries.getSelectionModel().getSelectedItem();
         Optional<Proof> proof = entry == null ? Optional.empty() : entry.proof();
-        Parts.showIf(details, proof.isPresent());
-        Parts.showIf(preview, entry == ProofEntry.PREVIEW);
-        Parts.showIf(pseudo, entry == ProofEntry.SETTINGS);
+        Controls.showIf(details, proof.isPresent());
+        boolean showsTexts = entry == ProofEntry.PREVIEW || entry != null && entry.isNotRun();
+        Controls.showIf(preview, showsTexts);
+        Controls.showIf(pseudo, entry == ProofEntry.SETTINGS);
         proof.ifPresent(each -> details.show(each, entry.dryRun()));
-        if (entry == ProofEntry.PREVIEW) {
+        if (showsTexts) {
             preview.show(session.dryRuns().resultProperty().get());
         } else if (entry == ProofEntry.SETTINGS) {
             pseudo.show();

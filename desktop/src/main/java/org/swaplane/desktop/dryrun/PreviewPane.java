@@ -10,7 +10,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.text.ContentFlow;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.Segment;
 import org.swaplane.proof.DryRunResult;
@@ -25,14 +25,14 @@ final class PreviewPane extends VBox {
         getStyleClass().add("column");
         texts.setId("dry-run-preview");
         texts.setCellFactory(list -> new PreviewCell());
-        texts.setPlaceholder(Parts.quiet(Strings.say("dry-run.no-preview")));
+        texts.setPlaceholder(Controls.quiet(Strings.text("dry-run.no-preview")));
         VBox.setVgrow(texts, Priority.ALWAYS);
-        HBox heads = Parts.styled(new HBox(column("dry-run.before"), column("dry-run.after")), "preview-head");
+        HBox heads = Controls.styled(new HBox(column("dry-run.before"), column("dry-run.after")), "preview-head");
         getChildren().addAll(heads, texts);
     }
 
     private static Label column(String key) {
-        Label label = Parts.styled(new Label(Strings.say(key)), "quiet");
+        Label label = Controls.styled(new Label(Strings.text(key)), "quiet");
         label.setMaxWidth(Double.MAX_VALUE);
         label.setPrefWidth(100);
         label.setWrapText(true);
@@ -48,7 +48,7 @@ final class PreviewPane extends VBox {
     private final class PreviewCell extends ListCell<Segment> {
         private final ContentFlow before = new ContentFlow();
         private final ContentFlow after = new ContentFlow();
-        private final HBox columns = Parts.styled(new HBox(before, after), "preview-row");
+        private final HBox columns = Controls.styled(new HBox(before, after), "preview-row");
 
         PreviewCell() {
             // The same width when the height is asked for as when it is drawn.

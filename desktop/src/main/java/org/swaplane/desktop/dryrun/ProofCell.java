@@ -8,7 +8,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.proof.Proof;
 
@@ -18,9 +18,9 @@ final class ProofCell extends ListCell<ProofEntry> {
 
     private static final double VERDICT = 140;
 
-    private final Label name = Parts.styled(new Label(), "proof-name");
-    private final Label verdict = Parts.styled(new Label(), "verdict");
-    private final HBox row = Parts.styled(new HBox(name, verdict), "proof");
+    private final Label name = Controls.styled(new Label(), "proof-name");
+    private final Label verdict = Controls.styled(new Label(), "verdict");
+    private final HBox row = Controls.styled(new HBox(name, verdict), "proof");
 
     ProofCell(ListView<ProofEntry> list) {
         HBox.setHgrow(name, Priority.ALWAYS);
@@ -40,12 +40,12 @@ final class ProofCell extends ListCell<ProofEntry> {
             return;
         }
         name.setText(entry.words());
-        verdict.setText("");
+        verdict.setText(entry.isNotRun() ? Strings.text("verdict.not-run") : "");
         entry.proof().ifPresent(proof -> {
             Proof.Verdict now = entry.dryRun().verdict(proof);
             int open = entry.dryRun().open(proof).size();
-            String word = Strings.say("verdict." + now.name().toLowerCase(Locale.ROOT));
-            verdict.setText(now == Proof.Verdict.PASS ? word : Strings.say("verdict.of", word, open));
+            String word = Strings.text("verdict." + now.name().toLowerCase(Locale.ROOT));
+            verdict.setText(now == Proof.Verdict.PASS ? word : Strings.text("verdict.of", word, open));
             verdict.getStyleClass().add(style(now));
         });
     }

@@ -13,7 +13,7 @@ import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.ContentFlow;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Directions;
@@ -32,7 +32,7 @@ final class PseudoPane extends VBox {
     private final ComboBox<PseudoScript> script = Choice.of(
             "pseudo-script",
             List.of(PseudoScript.values()),
-            each -> Strings.say(
+            each -> Strings.text(
                     "pseudo.script." + each.name().toLowerCase(Locale.ROOT).replace('_', '-')));
     private final ComboBox<Integer> growth = Choice.of("pseudo-growth", GROWTHS, PseudoPane::words);
     private final TextField begin = mark("pseudo-begin");
@@ -40,20 +40,20 @@ final class PseudoPane extends VBox {
     private final CheckBox numbered = box("pseudo-numbered", "pseudo.numbered");
     private final CheckBox addresses = box("pseudo-addresses", "pseudo.addresses");
     private final CheckBox accessKeys = box("pseudo-access-keys", "pseudo.access-keys");
-    private final VBox preview = Parts.styled(new VBox(), "column");
+    private final VBox preview = Controls.styled(new VBox(), "column");
     private boolean showing;
 
     PseudoPane(LaneSession session) {
         this.session = session;
         getStyleClass().add("column");
-        FlowPane choices = Parts.styled(
+        FlowPane choices = Controls.styled(
                 new FlowPane(
                         labelled("pseudo.script", script),
                         labelled("pseudo.growth", growth),
                         labelled("pseudo.begin", begin),
                         labelled("pseudo.end", end)),
                 "wrapped-row");
-        FlowPane boxes = Parts.styled(new FlowPane(numbered, addresses, accessKeys), "wrapped-row");
+        FlowPane boxes = Controls.styled(new FlowPane(numbered, addresses, accessKeys), "wrapped-row");
         script.setOnAction(event -> changed());
         growth.setOnAction(event -> changed());
         List.of(begin, end).forEach(field -> field.textProperty().addListener((property, before, now) -> changed()));
@@ -61,18 +61,18 @@ final class PseudoPane extends VBox {
                 .forEach(box -> box.selectedProperty().addListener((property, before, now) -> changed()));
         getChildren()
                 .addAll(
-                        Parts.heading("pseudo.title"),
-                        Parts.quiet(Strings.say("pseudo.explained")),
+                        Controls.heading("pseudo.title"),
+                        Controls.quiet(Strings.text("pseudo.explained")),
                         choices,
                         boxes,
-                        Parts.heading("pseudo.preview"),
+                        Controls.heading("pseudo.preview"),
                         preview);
     }
 
     private static String words(int growth) {
         return growth == PseudoSettings.BY_LENGTH
-                ? Strings.say("pseudo.by-length")
-                : Strings.say("pseudo.percent", growth);
+                ? Strings.text("pseudo.by-length")
+                : Strings.text("pseudo.percent", growth);
     }
 
     private static TextField mark(String id) {
@@ -83,14 +83,14 @@ final class PseudoPane extends VBox {
     }
 
     private static CheckBox box(String id, String key) {
-        CheckBox box = new CheckBox(Strings.say(key));
+        CheckBox box = new CheckBox(Strings.text(key));
         box.setId(id);
         box.setMnemonicParsing(false);
         return box;
     }
 
     private static VBox labelled(String key, javafx.scene.Node node) {
-        return Parts.styled(new VBox(Parts.quiet(Strings.say(key)), node), "column-tight");
+        return Controls.styled(new VBox(Controls.quiet(Strings.text(key)), node), "column-tight");
     }
 
     void show() {
@@ -146,7 +146,7 @@ final class PseudoPane extends VBox {
                     ContentFlow after = new ContentFlow();
                     TextLanguage.of(language, Directions.Direction.BY_LANGUAGE).apply(after);
                     after.show(translated, TagNumbers.of(source), List.of());
-                    preview.getChildren().add(Parts.styled(new VBox(before, after), "card"));
+                    preview.getChildren().add(Controls.styled(new VBox(before, after), "card"));
                 });
     }
 }

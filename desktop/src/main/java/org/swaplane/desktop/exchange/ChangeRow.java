@@ -20,7 +20,7 @@ import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.text.ContentFlow;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.exchange.RowChange;
 import org.swaplane.exchange.RowRemark;
@@ -31,15 +31,15 @@ import org.swaplane.reviewcopy.Revision;
 final class ChangeRow extends GridPane {
     private static final double GAP = 12;
 
-    private final Label number = Parts.styled(new Label(), "row-number");
+    private final Label number = Controls.styled(new Label(), "row-number");
     private final ContentFlow source = new ContentFlow();
     private final ContentFlow sent = new ContentFlow();
     private final ContentFlow returned = new ContentFlow();
     private final ContentFlow now = new ContentFlow();
     private final ContentFlow repaired = new ContentFlow();
-    private final Label remarked = Parts.quiet("");
-    private final Label by = Parts.quiet("");
-    private final Label problems = Parts.styled(new Label(), "stop-text");
+    private final Label remarked = Controls.quiet("");
+    private final Label by = Controls.quiet("");
+    private final Label problems = Controls.styled(new Label(), "stop-text");
     private final ToggleButton take = new ToggleButton();
     private RowChange shown;
 
@@ -49,8 +49,8 @@ final class ChangeRow extends GridPane {
         setHgap(GAP);
         ColumnConstraints narrow = new ColumnConstraints(40);
         ColumnConstraints button = new ColumnConstraints(32
-                + Parts.widest(Stream.of("return.cannot", "return.keeping", "return.mended", "return.taking")
-                        .map(Strings::say)
+                + Controls.widest(Stream.of("return.cannot", "return.keeping", "return.mended", "return.taking")
+                        .map(Strings::text)
                         .toList()));
         // The same width when the height is asked for as when it is drawn.
         ColumnConstraints wide = new ColumnConstraints();
@@ -74,14 +74,15 @@ final class ChangeRow extends GridPane {
                 text("return.returned", returned),
                 take);
         add(text("return.now", now), 2, 1);
-        add(Parts.styled(new VBox(by, text("return.repaired", repaired), problems, remarked), "column-tight"), 3, 1);
+        add(Controls.styled(new VBox(by, text("return.repaired", repaired), problems, remarked), "column-tight"), 3, 1);
         remarked.setMinHeight(USE_PREF_SIZE);
         GridPane.setValignment(number, VPos.TOP);
         GridPane.setValignment(take, VPos.TOP);
     }
 
     private static VBox text(String key, ContentFlow flow) {
-        VBox box = Parts.styled(new VBox(Parts.styled(new Label(Strings.say(key)), "caption"), flow), "column-tight");
+        VBox box = Controls.styled(
+                new VBox(Controls.styled(new Label(Strings.text(key)), "caption"), flow), "column-tight");
         box.setAlignment(Pos.TOP_LEFT);
         return box;
     }
@@ -100,7 +101,7 @@ final class ChangeRow extends GridPane {
         showWritten(sent, change, change.sent(), difference.before());
         showWritten(returned, change, change.returned(), difference.after());
         boolean conflict = change.what() == RowChange.Case.CONFLICT;
-        Parts.showIf(now.getParent(), conflict);
+        Controls.showIf(now.getParent(), conflict);
         if (conflict) {
             String written = change.nowWritten();
             showWritten(
@@ -111,12 +112,12 @@ final class ChangeRow extends GridPane {
         }
         boolean mends = change.problems().stream().anyMatch(each -> each.kind() == StructureProblem.Kind.TAGS_DAMAGED)
                 && change.repaired().isPresent();
-        Parts.showIf(repaired.getParent(), mends);
+        Controls.showIf(repaired.getParent(), mends);
         change.repaired().filter(text -> mends).ifPresent(text -> repaired.show(text, numbers, List.of()));
         remarked.setText(
                 remarks.stream().map(each -> words(each, "return.remark")).collect(Collectors.joining("\n")));
-        Parts.showIf(remarked, !remarks.isEmpty());
-        by.setText(Strings.say("return.case."
+        Controls.showIf(remarked, !remarks.isEmpty());
+        by.setText(Strings.text("return.case."
                         + change.what().name().toLowerCase(Locale.ROOT).replace('_', '-'))
                 + change.revision()
                         .map(Revision::author)
@@ -124,19 +125,19 @@ final class ChangeRow extends GridPane {
                         .orElse(""));
         problems.setText(Stream.concat(
                         change.problems().stream().map(StructureProblem::message),
-                        brought.stream().map(each -> Strings.say("return.brings", each.message())))
+                        brought.stream().map(each -> Strings.text("return.brings", each.message())))
                 .collect(Collectors.joining("\n")));
-        Parts.showIf(problems, !problems.getText().isEmpty());
-        boolean possible = change.takeable().isPresent();
+        Controls.showIf(problems, !problems.getText().isEmpty());
+        boolean possible = change.applicable().isPresent();
         take.setDisable(!possible);
         take.setSelected(taken);
-        take.setText(Strings.say(
+        take.setText(Strings.text(
                 !possible ? "return.cannot" : !taken ? "return.keeping" : mends ? "return.mended" : "return.taking"));
     }
 
     /** A remark in words, by a key that takes author, text and the number of the row. */
     static String words(RowRemark remark, String key) {
-        return Strings.say(key, remark.remark().author(), remark.remark().text(), remark.index() + 1);
+        return Strings.text(key, remark.remark().author(), remark.remark().text(), remark.index() + 1);
     }
 
     /** Differences are counted in the written form; where tags are written the marks go with the text only. */

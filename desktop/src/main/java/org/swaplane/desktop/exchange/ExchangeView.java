@@ -4,28 +4,31 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.shell.MessageBar;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
-import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.CopyExport;
 import org.swaplane.lane.Purpose;
+import org.swaplane.lane.Track;
 import org.swaplane.lane.Trip;
 
 /** Copies out, copies back, and the list of all trips. */
@@ -33,25 +36,39 @@ public final class ExchangeView implements View {
     public static final ViewDescriptor DESCRIPTOR = new ViewDescriptor(
             ViewId.EXCHANGE,
             session -> session.lane().trips().away(),
-            context -> new ExchangeView(context.session(), context.picker()));
+            context -> new ExchangeView(context.session(), context.picker(), context.opener()));
+
+    private static final double FORM = 340;
 
     private final LaneSession session;
     private final TextField person = new TextField();
     private final ComboBox<Purpose> purpose = new ComboBox<>();
     private final ComboBox<CopyExport.Form> form = new ComboBox<>();
     private final Button send;
-    private final Label away = Parts.quiet("");
-    private final VBox trips = Parts.styled(new VBox(), "column");
+    private final Label away = Controls.quiet("");
+    private final Label files = Controls.quiet("");
+    private final TripTable trips;
+    private final Button openFolder;
+    private final Button copyPath;
+    private final Button withdraw;
     private final ReturnPanel returned;
-    private final VBox desk;
+    private final HBox desk;
     private final VBox node;
 
-    public ExchangeView(LaneSession session, FilePicker picker) {
+    public ExchangeView(LaneSession session, FilePicker picker, FileOpener opener) {
         this.session = session;
         this.returned = new ReturnPanel(session);
-        this.send = Parts.primary("send-out", "exchange.send", this::sendOut);
+        this.trips = new TripTable(session);
+        this.openFolder = Controls.button("trip-folder", "message.open-folder", () -> sentFile()
+                .ifPresent(file -> opener.open(file.getParent())));
+        this.copyPath = Controls.button(
+                "trip-path", "message.copy-path", () -> sentFile().ifPresent(MessageBar::copy));
+        this.withdraw = Controls.button("trip-withdraw", "exchange.withdraw", this::withdraw);
+        trips.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showTripCommands());
+        showTripCommands();
+        this.send = Controls.primary("send-out", "exchange.send", this::sendOut);
         person.setId("send-person");
-        person.setAccessibleText(Strings.say("exchange.person"));
+        person.setAccessibleText(Strings.text("exchange.person"));
         person.setOnAction(event -> sendOut());
         purpose.setId("send-purpose");
         purpose.getItems().setAll(Purpose.values());
@@ -62,39 +79,42 @@ public final class ExchangeView implements View {
         form.setCellFactory(list -> new FormCell());
         form.setButtonCell(new FormCell());
         VBox out = card(
-                Parts.heading("exchange.out"),
-                Parts.quiet(Strings.say("exchange.out.hint")),
-                Parts.row(Parts.whole(new Label(Strings.say("exchange.person"))), person, Parts.whole(purpose)),
-                Parts.row(Parts.whole(form), send),
+                Controls.heading("exchange.out"),
+                Controls.quiet(Strings.text("exchange.out.hint")),
+                Controls.row(
+                        Controls.whole(new Label(Strings.text("exchange.person"))), person, Controls.whole(purpose)),
+                Controls.row(Controls.whole(form), send),
                 away);
         VBox back = card(
-                Parts.heading("exchange.back"),
-                Parts.quiet(Strings.say("exchange.back.hint")),
-                Parts.row(Parts.button("choose-returned", "exchange.choose", () -> receive(picker.chooseFiles()))));
-        HBox both = Parts.row(out, back);
-        HBox.setHgrow(out, Priority.ALWAYS);
-        HBox.setHgrow(back, Priority.ALWAYS);
-        both.setFillHeight(true);
-        ScrollPane scroll = new ScrollPane(trips);
-        scroll.setFitToWidth(true);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
-        desk = Parts.styled(new VBox(both, Parts.heading("exchange.trips"), scroll), "column");
+                Controls.heading("exchange.back"),
+                Controls.quiet(Strings.text("exchange.back.hint")),
+                Controls.row(
+                        Controls.button("choose-returned", "exchange.choose", () -> receive(picker.chooseFiles()))));
+        VBox left = Controls.column(out, back);
+        left.setPrefWidth(FORM);
+        left.setMinWidth(FORM);
+        VBox.setVgrow(trips, Priority.ALWAYS);
+        VBox right = Controls.column(
+                Controls.row(Controls.heading("exchange.trips"), Controls.spacer(), openFolder, copyPath, withdraw),
+                trips);
+        HBox.setHgrow(right, Priority.ALWAYS);
+        desk = Controls.styled(new HBox(left, right), "dry-run-split");
         VBox.setVgrow(desk, Priority.ALWAYS);
         VBox.setVgrow(returned, Priority.ALWAYS);
-        node = Parts.styled(new VBox(Parts.title("view.exchange"), desk, returned), "view");
+        node = Controls.styled(new VBox(Controls.title("view.exchange"), desk, returned), "view");
         session.exchange().returnedProperty().addListener((property, before, now) -> showReturned());
         showReturned();
     }
 
     private static VBox card(Node... parts) {
-        VBox card = Parts.styled(new VBox(parts), "card");
+        VBox card = Controls.styled(new VBox(parts), "card");
         card.setPrefWidth(100);
         return card;
     }
 
     private void sendOut() {
         if (person.getText().isBlank()) {
-            session.notify(Notification.Tone.FAILED, Strings.say("exchange.person-needed"));
+            session.notify(Notification.Tone.FAILED, Strings.text("exchange.person-needed"));
             person.requestFocus();
             return;
         }
@@ -135,30 +155,35 @@ public final class ExchangeView implements View {
         send.setDisable(session.snapshot() == null);
         offerForms();
         showAway();
-        trips.getChildren().clear();
-        List<Trip> all = session.lane().trips().all();
-        if (all.isEmpty()) {
-            trips.getChildren().add(Parts.quiet(Strings.say("exchange.no-trips")));
-        }
-        for (int i = all.size() - 1; i >= 0; i--) {
-            trips.getChildren().add(row(all.get(i)));
-        }
+        List<Track> chosen = session.exchange().chosen();
+        files.setText(
+                chosen.isEmpty()
+                        ? Strings.text("empty.no-track")
+                        : Strings.text(
+                                "exchange.of", chosen.size(), chosen.get(0).name()));
+        trips.show(session.lane().trips().all());
+        showTripCommands();
     }
 
-    private HBox row(Trip trip) {
-        Label where = Parts.styled(
-                new Label(Strings.say(trip.back().isEmpty() ? "trip.away" : "trip.back")),
-                trip.back().isEmpty() ? "trip-away" : "trip-back");
-        String file = session.lane().track(trip.track()).name();
-        String purposeWord = purposeWord(trip.purpose());
-        Label sent = new Label(Strings.say("trip.sent", file, trip.person(), purposeWord, Dates.minute(trip.sentAt())));
-        Label back = Parts.quiet(trip.back()
-                .map(each -> Strings.say("trip.came-back", Dates.minute(each.at()), each.name(), each.changesTaken()))
-                .orElse(Strings.say("trip.copy", trip.sentName())));
-        Label code = Parts.styled(new Label(trip.code()), "code");
-        HBox row = Parts.styled(
-                new HBox(where, Parts.styled(new VBox(sent, back), "column-tight"), Parts.spacer(), code), "trip");
-        return row;
+    private Trip chosenTrip() {
+        return trips.getSelectionModel().getSelectedItem();
+    }
+
+    private void showTripCommands() {
+        Trip trip = chosenTrip();
+        openFolder.setDisable(trip == null);
+        copyPath.setDisable(trip == null);
+        withdraw.setDisable(trip == null || !trip.isAway());
+    }
+
+    /** Where the chosen copy was written. */
+    private Optional<Path> sentFile() {
+        return Optional.ofNullable(chosenTrip())
+                .map(trip -> session.lane().folder().resolve("sent").resolve(trip.sentName()));
+    }
+
+    private void withdraw() {
+        session.exchange().withdraw(chosenTrip());
     }
 
     /** A second copy of the same rows is easily sent by mistake. */
@@ -167,9 +192,10 @@ public final class ExchangeView implements View {
                 session.track() == null ? List.of() : session.exchange().away(session.track());
         if (!out.isEmpty()) {
             Trip newest = out.get(out.size() - 1);
-            away.setText(Strings.say("exchange.away-already", out.size(), newest.person(), Dates.day(newest.sentAt())));
+            away.setText(
+                    Strings.text("exchange.away-already", out.size(), newest.person(), Dates.day(newest.sentAt())));
         }
-        Parts.showIf(away, !out.isEmpty());
+        Controls.showIf(away, !out.isEmpty());
     }
 
     /** A bilingual file goes as it is; of a document, a bilingual file is made. */
@@ -187,7 +213,7 @@ public final class ExchangeView implements View {
 
     private String formWord(CopyExport.Form each) {
         boolean document = session.snapshot() != null && session.snapshot().isDocument();
-        return Strings.say(
+        return Strings.text(
                 switch (each) {
                     case REVIEW_COPY -> "form.review-copy";
                     case BILINGUAL_FILE -> document ? "form.xliff" : "form.bilingual-file";
@@ -196,7 +222,7 @@ public final class ExchangeView implements View {
     }
 
     private static String purposeWord(Purpose purpose) {
-        return Strings.say("purpose." + purpose.name().toLowerCase(Locale.ROOT));
+        return Strings.text("purpose." + purpose.name().toLowerCase(Locale.ROOT));
     }
 
     private final class FormCell extends ListCell<CopyExport.Form> {

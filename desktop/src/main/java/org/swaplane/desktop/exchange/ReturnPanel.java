@@ -16,8 +16,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.check.Finding;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
-import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.exchange.ReturnReading;
 import org.swaplane.exchange.RowChange;
@@ -29,9 +29,9 @@ final class ReturnPanel extends VBox {
     private static final double ROOM_BESIDE = 40;
 
     private final LaneSession session;
-    private final Label about = Parts.styled(new Label(), "heading");
-    private final Label summary = Parts.quiet("");
-    private final VBox problems = Parts.styled(new VBox(), "column-tight");
+    private final Label about = Controls.styled(new Label(), "heading");
+    private final Label summary = Controls.quiet("");
+    private final VBox problems = Controls.styled(new VBox(), "column-tight");
     private final ScrollPane problemsScroll = new ScrollPane(problems);
     private final ListView<RowChange> changes = new ListView<>();
     private final Button take;
@@ -42,7 +42,7 @@ final class ReturnPanel extends VBox {
         this.session = session;
         getStyleClass().add("column");
         setId("return-panel");
-        take = Parts.primary(
+        take = Controls.primary(
                 "take-changes", "return.take", () -> session.exchange().take(Set.copyOf(chosen)));
         changes.setId("return-changes");
         changes.setCellFactory(list -> new ChangeCell());
@@ -58,19 +58,19 @@ final class ReturnPanel extends VBox {
         problemsScroll.setMinHeight(96);
         problemsScroll.setMaxHeight(112);
         Button sound =
-                Parts.button("choose-sound", "return.choose-sound", () -> choose(change -> shown.isSafe(change)));
-        Button all = Parts.button(
+                Controls.button("choose-sound", "return.choose-sound", () -> choose(change -> shown.isSafe(change)));
+        Button all = Controls.button(
                 "choose-all",
                 "return.choose-all",
-                () -> choose(change -> change.takeable().isPresent()));
-        Button none = Parts.button("choose-none", "return.choose-none", () -> choose(change -> false));
-        Button leave = Parts.button("leave-returned", "return.leave", session.exchange()::leave);
+                () -> choose(change -> change.applicable().isPresent()));
+        Button none = Controls.button("choose-none", "return.choose-none", () -> choose(change -> false));
+        Button leave = Controls.button("leave-returned", "return.leave", session.exchange()::leave);
         getChildren()
                 .addAll(
-                        Parts.row(about, summary),
+                        Controls.row(about, summary),
                         problemsScroll,
                         changes,
-                        Parts.styled(new FlowPane(sound, all, none, leave, take), "wrapped-row"));
+                        Controls.styled(new FlowPane(sound, all, none, leave, take), "wrapped-row"));
     }
 
     void show(ReturnImport.Recognised copy) {
@@ -82,8 +82,8 @@ final class ReturnPanel extends VBox {
             return;
         }
         about.setText(
-                Strings.say("return.about", copy.trip().person(), copy.track().name()));
-        summary.setText(Strings.say(
+                Strings.text("return.about", copy.trip().person(), copy.track().name()));
+        summary.setText(Strings.text(
                 "return.summary",
                 copy.copy().name(),
                 Dates.day(copy.trip().sentAt()),
@@ -92,7 +92,7 @@ final class ReturnPanel extends VBox {
                 copy.reading().remarks().size()));
         shown = copy;
         showProblems(copy.reading());
-        changes.setPlaceholder(Parts.quiet(Strings.say("return.nothing")));
+        changes.setPlaceholder(Controls.quiet(Strings.text("return.nothing")));
         changes.getItems().setAll(copy.reading().changes());
         choose(copy::isSafe);
         changes.getSelectionModel().selectFirst();
@@ -102,7 +102,7 @@ final class ReturnPanel extends VBox {
     private void showProblems(ReturnReading reading) {
         problems.getChildren().clear();
         if (!reading.problems().isEmpty()) {
-            problems.getChildren().add(Parts.heading("return.problems"));
+            problems.getChildren().add(Controls.heading("return.problems"));
             reading.problems().forEach(problem -> problems.getChildren().add(new Label(problem.message())));
         }
         Set<Integer> changed = reading.changes().stream().map(RowChange::index).collect(Collectors.toSet());
@@ -110,11 +110,11 @@ final class ReturnPanel extends VBox {
                 .filter(remark -> !changed.contains(remark.index()))
                 .toList();
         if (!others.isEmpty()) {
-            problems.getChildren().add(Parts.heading("return.remarks"));
+            problems.getChildren().add(Controls.heading("return.remarks"));
             others.forEach(
                     remark -> problems.getChildren().add(new Label(ChangeRow.words(remark, "return.remark-in-row"))));
         }
-        Parts.showIf(problemsScroll, !problems.getChildren().isEmpty());
+        Controls.showIf(problemsScroll, !problems.getChildren().isEmpty());
     }
 
     private List<Finding> newFindings(RowChange change) {
@@ -139,14 +139,14 @@ final class ReturnPanel extends VBox {
     }
 
     private void toggle(RowChange change) {
-        if (change.takeable().isPresent() && !chosen.remove(change.number())) {
+        if (change.applicable().isPresent() && !chosen.remove(change.number())) {
             chosen.add(change.number());
         }
         chosenChanged();
     }
 
     private void chosenChanged() {
-        take.setText(Strings.say("return.take-count", chosen.size()));
+        take.setText(Strings.text("return.take-count", chosen.size()));
         changes.refresh();
     }
 

@@ -88,7 +88,7 @@ public final class LanesModel {
     public void failed(Throwable failure) {
         String text = failure instanceof CannotProceedException
                 ? failure.getMessage()
-                : Strings.say("failure.unexpected", String.valueOf(failure));
+                : Strings.text("failure.unexpected", String.valueOf(failure));
         message.set(new Notification(Notification.Tone.FAILED, text));
     }
 
@@ -104,7 +104,7 @@ public final class LanesModel {
     public void refresh() {
         List<PersonSettings.OpenedLane> all = person.lanes();
         background.read(
-                Strings.say("task.lanes"),
+                Strings.text("task.lanes"),
                 progress -> {
                     List<Row> read = new ArrayList<>();
                     for (PersonSettings.OpenedLane each : all) {
@@ -119,7 +119,7 @@ public final class LanesModel {
 
     private Row row(PersonSettings.OpenedLane lane) {
         if (!Lane.isIn(lane.folder())) {
-            return new Row(lane.folder(), lane.at(), Optional.empty(), Strings.say("lanes.not-there"));
+            return new Row(lane.folder(), lane.at(), Optional.empty(), Strings.text("lanes.not-there"));
         }
         try {
             LaneOverview overview = LaneOverview.read(lane.folder(), formats, clock);
@@ -141,7 +141,7 @@ public final class LanesModel {
             return;
         }
         background.run(
-                Strings.say("task.new-lane", wanted.name()),
+                Strings.text("task.new-lane", wanted.name()),
                 progress -> {
                     make(wanted);
                     return wanted.folder();
@@ -151,9 +151,9 @@ public final class LanesModel {
 
     private static String fault(NewLane wanted) {
         if (wanted.name().isBlank()) {
-            return Strings.say("lanes.name-needed");
+            return Strings.text("lanes.name-needed");
         }
-        return wanted.source().isEmpty() || wanted.targets().isEmpty() ? Strings.say("lanes.languages-needed") : "";
+        return wanted.source().isEmpty() || wanted.targets().isEmpty() ? Strings.text("lanes.languages-needed") : "";
     }
 
     private void make(NewLane wanted) throws IOException {
@@ -183,17 +183,17 @@ public final class LanesModel {
     public void forget(Row row) {
         person.forget(row.folder());
         rows.remove(row);
-        done(Strings.say("lanes.forgotten", row.name(), row.folder().toString()));
+        done(Strings.text("lanes.forgotten", row.name(), row.folder().toString()));
     }
 
     /** Packs the folder of a lane into a file. */
     public void archive(Row row, Path archive) {
         background.run(
-                Strings.say("task.archive", row.name()),
+                Strings.text("task.archive", row.name()),
                 progress -> {
                     LaneArchive.pack(row.folder(), archive, clock.instant(), progress);
                     return archive;
                 },
-                written -> done(Strings.say("lanes.archived", row.name(), written.toString())));
+                written -> done(Strings.text("lanes.archived", row.name(), written.toString())));
     }
 }

@@ -27,8 +27,8 @@ import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.shell.MessageBar;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
-import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.LaneOverview;
 
@@ -50,19 +50,21 @@ public final class LanesView extends StackPane {
         this.picker = picker;
         this.person = person;
         this.form = new NewLaneForm(model, picker, this::hideSide);
-        fresh = Parts.primary("new-lane", "lanes.new", () -> showForm(null));
-        Button open = Parts.button("open-lane", "lanes.open", this::openOther);
-        Button check = Parts.button("check-files", "lanes.check-files", checkFiles);
-        Button settings = Parts.button("person-settings", "lanes.person", this::showPerson);
+        fresh = Controls.primary("new-lane", "lanes.new", () -> showForm(null));
+        Button open = Controls.button("open-lane", "lanes.open", this::openOther);
+        Button check = Controls.button("check-files", "lanes.check-files", checkFiles);
+        Button settings = Controls.button("person-settings", "lanes.person", this::showPerson);
         fillTable();
         side.setFitToWidth(true);
         side.getStyleClass().add("side-form");
         side.setId("lanes-side");
-        HBox split = Parts.styled(new HBox(table, side), "dry-run-split");
+        HBox split = Controls.styled(new HBox(table, side), "dry-run-split");
         HBox.setHgrow(table, Priority.ALWAYS);
         VBox.setVgrow(split, Priority.ALWAYS);
-        VBox page = Parts.styled(
-                new VBox(Parts.row(Parts.title("lanes.title"), Parts.spacer(), check, settings, open, fresh), split),
+        VBox page = Controls.styled(
+                new VBox(
+                        Controls.row(Controls.title("lanes.title"), Controls.spacer(), check, settings, open, fresh),
+                        split),
                 "view");
         MessageBar messages = new MessageBar(model.messageProperty(), opener, model::dismissMessage);
         StackPane.setAlignment(messages, Pos.BOTTOM_CENTER);
@@ -76,7 +78,7 @@ public final class LanesView extends StackPane {
         table.setItems(model.rows());
         table.setFixedCellSize(ROW_HEIGHT);
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
-        table.setPlaceholder(Parts.quiet(Strings.say("lanes.empty")));
+        table.setPlaceholder(Controls.quiet(Strings.text("lanes.empty")));
         column("name", 260, NameCell::new, LanesModel.Row::name);
         column("languages", 150, () -> new TextCell(LanesView::languages), LanesView::languages);
         column("due", 90, () -> new TextCell(LanesView::due), LanesView::due);
@@ -104,7 +106,7 @@ public final class LanesView extends StackPane {
     }
 
     private MenuItem item(String key, Runnable action) {
-        MenuItem item = new MenuItem(Strings.say(key));
+        MenuItem item = new MenuItem(Strings.text(key));
         item.setOnAction(event -> {
             if (selected() != null) {
                 action.run();
@@ -145,11 +147,11 @@ public final class LanesView extends StackPane {
 
     private void showSide(Node content) {
         side.setContent(content);
-        Parts.showIf(side, true);
+        Controls.showIf(side, true);
     }
 
     private void hideSide() {
-        Parts.showIf(side, false);
+        Controls.showIf(side, false);
         table.requestFocus();
     }
 
@@ -164,7 +166,7 @@ public final class LanesView extends StackPane {
             double width,
             Supplier<TableCell<LanesModel.Row, LanesModel.Row>> cell,
             Function<LanesModel.Row, String> order) {
-        TableColumn<LanesModel.Row, LanesModel.Row> column = new TableColumn<>(Strings.say("lanes.column." + key));
+        TableColumn<LanesModel.Row, LanesModel.Row> column = new TableColumn<>(Strings.text("lanes.column." + key));
         column.setPrefWidth(width);
         column.setMinWidth(50);
         column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
@@ -177,7 +179,7 @@ public final class LanesView extends StackPane {
         return row.overview()
                 .map(lane -> lane.files() == 0 && lane.languages().isEmpty()
                         ? lane.sourceLanguage()
-                        : Strings.say("strip.languages", lane.sourceLanguage(), String.join(", ", lane.languages())))
+                        : Strings.text("strip.languages", lane.sourceLanguage(), String.join(", ", lane.languages())))
                 .orElse("");
     }
 
@@ -190,15 +192,15 @@ public final class LanesView extends StackPane {
 
     private static String number(LanesModel.Row row, Function<LaneOverview, Integer> of) {
         return row.overview()
-                .map(lane -> Strings.say("lanes.number", of.apply(lane)))
+                .map(lane -> Strings.text("lanes.number", of.apply(lane)))
                 .orElse("");
     }
 
     private static String waits(LanesModel.Row row) {
         return row.overview()
                 .map(lane -> List.of(
-                                lane.away() == 0 ? "" : Strings.say("lanes.away", lane.away()),
-                                lane.overdue() == 0 ? "" : Strings.say("lanes.overdue", lane.overdue()))
+                                lane.away() == 0 ? "" : Strings.text("lanes.away", lane.away()),
+                                lane.overdue() == 0 ? "" : Strings.text("lanes.overdue", lane.overdue()))
                         .stream()
                         .filter(words -> !words.isEmpty())
                         .collect(Collectors.joining(" · ")))
@@ -220,9 +222,9 @@ public final class LanesView extends StackPane {
     }
 
     private static final class NameCell extends TableCell<LanesModel.Row, LanesModel.Row> {
-        private final Label name = Parts.styled(new Label(), "board-name");
-        private final Label client = Parts.styled(new Label(), "caption");
-        private final VBox both = Parts.styled(new VBox(name, client), "board-file");
+        private final Label name = Controls.styled(new Label(), "board-name");
+        private final Label client = Controls.styled(new Label(), "caption");
+        private final VBox both = Controls.styled(new VBox(name, client), "board-file");
 
         @Override
         protected void updateItem(LanesModel.Row row, boolean empty) {
@@ -240,8 +242,8 @@ public final class LanesView extends StackPane {
 
     private static final class WordsCell extends TableCell<LanesModel.Row, LanesModel.Row> {
         private final ProgressBar bar = new ProgressBar();
-        private final Label words = Parts.styled(new Label(), "caption");
-        private final VBox both = Parts.styled(new VBox(words, bar), "board-file");
+        private final Label words = Controls.styled(new Label(), "caption");
+        private final VBox both = Controls.styled(new VBox(words, bar), "board-file");
 
         private WordsCell() {
             bar.setMaxWidth(Double.MAX_VALUE);
@@ -254,7 +256,7 @@ public final class LanesView extends StackPane {
             setGraphic(known ? both : null);
             if (known) {
                 LaneOverview lane = row.overview().orElseThrow();
-                words.setText(Strings.say("board.words", lane.reviewedWords(), lane.words()));
+                words.setText(Strings.text("board.words", lane.reviewedWords(), lane.words()));
                 bar.setProgress(lane.words() == 0 ? 0 : (double) lane.reviewedWords() / lane.words());
             }
         }

@@ -13,9 +13,9 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import org.swaplane.desktop.session.FilePicker;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.LanguageField;
 import org.swaplane.desktop.text.LanguagesField;
-import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.format.FileOptions;
 
@@ -49,7 +49,7 @@ final class NewLaneForm extends VBox {
         asIn.setConverter(new StringConverter<>() {
             @Override
             public String toString(LanesModel.Row row) {
-                return row == null ? Strings.say("lanes.as-default") : row.name();
+                return row == null ? Strings.text("lanes.as-default") : row.name();
             }
 
             @Override
@@ -59,11 +59,11 @@ final class NewLaneForm extends VBox {
         });
         name.textProperty().addListener((property, before, now) -> suggestFolder(now));
         folder.textProperty().addListener((property, before, now) -> ownFolder |= !naming);
-        Button browse = Parts.button("new-browse", "lanes.browse", () -> picker.chooseFolder()
+        Button browse = Controls.button("new-browse", "lanes.browse", () -> picker.chooseFolder()
                 .ifPresent((Path chosen) -> folder.setText(chosen.toString())));
         getChildren()
                 .addAll(
-                        Parts.heading("lanes.new-title"),
+                        Controls.heading("lanes.new-title"),
                         field("lanes.name", name),
                         field("lanes.client", client),
                         field("lanes.source", source),
@@ -71,17 +71,17 @@ final class NewLaneForm extends VBox {
                         field("lanes.due", due),
                         field("lanes.as-in", asIn),
                         field("lanes.folder", folder),
-                        Parts.row(browse, Parts.spacer(), Parts.button("cancel-lane", "lanes.cancel", hide)),
-                        Parts.primary("create-lane", "lanes.create", this::create));
+                        Controls.row(browse, Controls.spacer(), Controls.button("cancel-lane", "lanes.cancel", hide)),
+                        Controls.primary("create-lane", "lanes.create", this::create));
     }
 
     private static VBox field(String key, Node node) {
-        Label label = Parts.styled(new Label(Strings.say(key)), "quiet");
+        Label label = Controls.styled(new Label(Strings.text(key)), "quiet");
         label.setLabelFor(node);
         if (node.getAccessibleText() == null) {
-            node.setAccessibleText(Strings.say(key));
+            node.setAccessibleText(Strings.text(key));
         }
-        return Parts.styled(new VBox(label, node), "column-tight");
+        return Controls.styled(new VBox(label, node), "column-tight");
     }
 
     /** Begins anew, with the settings of a lane where one is given. */

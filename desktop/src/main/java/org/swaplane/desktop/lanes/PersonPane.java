@@ -10,19 +10,19 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.text.Choice;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 
 /** What holds for the person in all lanes. Each is kept as soon as it is set; lanes that are there do not change by it. */
 public final class PersonPane extends VBox {
     private final PersonSettings settings;
     private final TextField name = new TextField();
-    private final CheckBox dark = new CheckBox(Strings.say("person.dark"));
+    private final CheckBox dark = new CheckBox(Strings.text("person.dark"));
     private final Spinner<Integer> size = new Spinner<>(10, 24, 13);
     private final ComboBox<String> language = Choice.of(
             "person-language",
             List.of("", "en", "de"),
-            code -> Strings.say(code.isEmpty() ? "person.language.system" : "person.language." + code));
+            code -> Strings.text(code.isEmpty() ? "person.language.system" : "person.language." + code));
     private final TextField folder = new TextField();
     private boolean showing;
 
@@ -48,11 +48,11 @@ public final class PersonPane extends VBox {
         });
         getChildren()
                 .addAll(
-                        Parts.heading("person.title"),
-                        Parts.quiet(Strings.say("person.hint")),
+                        Controls.heading("person.title"),
+                        Controls.quiet(Strings.text("person.hint")),
                         field("person.name", name),
                         field("person.language", language),
-                        Parts.quiet(Strings.say("person.language.hint")),
+                        Controls.quiet(Strings.text("person.language.hint")),
                         dark,
                         field("person.font-size", size),
                         field("person.folder", folder));
@@ -73,10 +73,10 @@ public final class PersonPane extends VBox {
     }
 
     private static VBox field(String key, Node node) {
-        Label label = Parts.styled(new Label(Strings.say(key)), "quiet");
+        Label label = Controls.styled(new Label(Strings.text(key)), "quiet");
         label.setLabelFor(node);
-        node.setAccessibleText(Strings.say(key));
-        return Parts.styled(new VBox(label, node), "column-tight");
+        node.setAccessibleText(Strings.text(key));
+        return Controls.styled(new VBox(label, node), "column-tight");
     }
 
     void show() {

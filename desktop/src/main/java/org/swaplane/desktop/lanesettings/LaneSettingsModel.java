@@ -58,12 +58,12 @@ final class LaneSettingsModel {
     /** What is wrong with a value. */
     static Optional<String> fault(LaneDetail detail, String value) {
         return switch (detail) {
-            case NAME -> value.isEmpty() ? Optional.of(Strings.say("lanes.name-needed")) : Optional.empty();
-            case DUE -> isDate(value) ? Optional.empty() : Optional.of(Strings.say("lane.fault.due", value));
+            case NAME -> value.isEmpty() ? Optional.of(Strings.text("lanes.name-needed")) : Optional.empty();
+            case DUE -> isDate(value) ? Optional.empty() : Optional.of(Strings.text("lane.fault.due", value));
             case IDLE_LIMIT_SECONDS ->
                 value.matches("[1-9]\\d{0,4}")
                         ? Optional.empty()
-                        : Optional.of(Strings.say("lane.fault.idle-limit", value));
+                        : Optional.of(Strings.text("lane.fault.idle-limit", value));
             case NAMING -> namingFault(value);
             default -> Optional.empty();
         };

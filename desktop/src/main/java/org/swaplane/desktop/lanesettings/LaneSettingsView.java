@@ -24,9 +24,9 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.LanguageField;
 import org.swaplane.desktop.text.LanguagesField;
-import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.LaneDetail;
 
@@ -52,45 +52,45 @@ public final class LaneSettingsView implements View {
         this.session = session;
         this.model = new LaneSettingsModel(session);
         List<String> last = session.person().lastLanguages();
-        VBox page = Parts.styled(new VBox(), "column");
+        VBox page = Controls.styled(new VBox(), "column");
         page.getChildren()
                 .addAll(
-                        Parts.heading("lane.section.job"),
+                        Controls.heading("lane.section.job"),
                         grid(
                                 text(LaneDetail.NAME),
                                 text(LaneDetail.CLIENT),
                                 text(LaneDetail.SUBJECT),
                                 date(LaneDetail.DUE),
                                 area(LaneDetail.INSTRUCTIONS)),
-                        Parts.heading("lane.section.languages"),
+                        Controls.heading("lane.section.languages"),
                         grid(language(LaneDetail.SOURCE_LANGUAGE, last), languages(LaneDetail.TARGET_LANGUAGES, last)),
-                        Parts.heading("lane.section.files"),
-                        Parts.quiet(Strings.say("release.naming-hint")),
+                        Controls.heading("lane.section.files"),
+                        Controls.quiet(Strings.text("release.naming-hint")),
                         grid(text(LaneDetail.NAMING)),
-                        Parts.heading("lane.section.work"),
+                        Controls.heading("lane.section.work"),
                         grid(
                                 text(LaneDetail.PERSON),
                                 text(LaneDetail.IDLE_LIMIT_SECONDS),
                                 choice(LaneDetail.REVIEWED_WITH_ERRORS)),
-                        Parts.heading("lane.section.elsewhere"),
-                        Parts.row(
+                        Controls.heading("lane.section.elsewhere"),
+                        Controls.row(
                                 go("lane.go.checks", ViewId.CHECKS),
                                 go("lane.go.dry-run", ViewId.DRY_RUN),
-                                Parts.quiet(Strings.say("lane.elsewhere"))));
+                                Controls.quiet(Strings.text("lane.elsewhere"))));
         ScrollPane scroll = new ScrollPane(page);
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        node = Parts.styled(new VBox(Parts.title("view.lane-settings"), scroll), "view");
+        node = Controls.styled(new VBox(Controls.title("view.lane-settings"), scroll), "view");
         node.setId("lane-settings");
     }
 
     private Button go(String key, ViewId view) {
-        return Parts.button(
+        return Controls.button(
                 "go-" + view.name(), key, () -> session.viewProperty().set(view));
     }
 
     private static GridPane grid(Node[]... rows) {
-        GridPane grid = Parts.styled(Parts.styled(new GridPane(), "form"), "card");
+        GridPane grid = Controls.styled(Controls.styled(new GridPane(), "form"), "card");
         ColumnConstraints values = new ColumnConstraints();
         values.setHgrow(Priority.ALWAYS);
         grid.getColumnConstraints()
@@ -107,13 +107,13 @@ public final class LaneSettingsView implements View {
 
     /** A line of the form: what it is, its value, whether it is the default, and the way back. */
     private Node[] line(LaneDetail detail, Node value, Runnable show) {
-        Label label = new Label(Strings.say(key(detail)));
+        Label label = new Label(Strings.text(key(detail)));
         label.setLabelFor(value);
         label.setWrapText(true);
-        value.setAccessibleText(Strings.say(key(detail)));
-        Label mark = Parts.styled(new Label(), "caption");
-        Button reset = Parts.styled(
-                Parts.button(
+        value.setAccessibleText(Strings.text(key(detail)));
+        Label mark = Controls.styled(new Label(), "caption");
+        Button reset = Controls.styled(
+                Controls.button(
                         "reset-" + detail.name().toLowerCase(Locale.ROOT), "lane.reset", () -> model.reset(detail)),
                 "small");
         lines.put(detail, new Line(show, mark, reset));
@@ -161,7 +161,7 @@ public final class LaneSettingsView implements View {
     }
 
     private Node[] choice(LaneDetail detail) {
-        CheckBox box = new CheckBox(Strings.say(key(detail) + ".box"));
+        CheckBox box = new CheckBox(Strings.text(key(detail) + ".box"));
         box.setId(id(detail));
         box.selectedProperty().addListener((property, before, now) -> keep(detail, String.valueOf(now)));
         return line(detail, box, () -> box.setSelected(Boolean.parseBoolean(model.value(detail))));
@@ -218,8 +218,8 @@ public final class LaneSettingsView implements View {
         showing = true;
         Line line = lines.get(detail);
         line.show().run();
-        line.mark().setText(Strings.say(model.isOwn(detail) ? "lane.own" : "lane.default"));
-        Parts.showIf(line.reset(), model.isOwn(detail) && detail != LaneDetail.NAME);
+        line.mark().setText(Strings.text(model.isOwn(detail) ? "lane.own" : "lane.default"));
+        Controls.showIf(line.reset(), model.isOwn(detail) && detail != LaneDetail.NAME);
         showing = false;
     }
 }

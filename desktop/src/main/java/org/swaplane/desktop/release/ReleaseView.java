@@ -1,5 +1,6 @@
 package org.swaplane.desktop.release;
 
+import java.util.List;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -7,14 +8,15 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Releasing;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
-import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.ProofStore;
 import org.swaplane.release.Gate;
@@ -24,21 +26,23 @@ public final class ReleaseView implements View {
     public static final ViewDescriptor DESCRIPTOR =
             new ViewDescriptor(ViewId.RELEASE, session -> 0, context -> new ReleaseView(context.session()));
 
+    private static final double WORD = 84;
+
     private final LaneSession session;
-    private final VBox conditions = Parts.styled(new VBox(), "proofs");
-    private final Label file = Parts.styled(new Label(), "code");
+    private final VBox conditions = Controls.styled(new VBox(), "proofs");
+    private final Label file = Controls.styled(new Label(), "code");
     private final TextField reason = new TextField();
     private final TextField naming = new TextField();
     private final Button release;
-    private final VBox receipts = Parts.styled(new VBox(), "column");
-    private final HBox override;
+    private final VBox receipts = Controls.styled(new VBox(), "column");
+    private final VBox override;
     private final VBox node;
 
     public ReleaseView(LaneSession session) {
         this.session = session;
-        this.release = Parts.primary("release", "release.write", this::release);
+        this.release = Controls.primary("release", "release.write", this::release);
         reason.setId("override-reason");
-        reason.setPromptText(Strings.say("release.reason"));
+        reason.setPromptText(Strings.text("release.reason"));
         reason.setPrefWidth(420);
         reason.textProperty().addListener((property, before, now) -> showButton());
         reason.setOnAction(event -> release());
@@ -54,27 +58,29 @@ public final class ReleaseView implements View {
                 session.releasing().setNaming(naming.getText().strip());
             }
         });
-        override = Parts.row(Parts.quiet(Strings.say("release.override")), reason);
+        override = Controls.column(Controls.quiet(Strings.text("release.override")), reason);
         ScrollPane scroll = new ScrollPane(receipts);
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        node = Parts.styled(
+        VBox left = Controls.styled(new VBox(Controls.heading("release.gate"), conditions), "card");
+        VBox right = Controls.styled(
                 new VBox(
-                        Parts.title("view.release"),
-                        Parts.heading("release.gate"),
-                        conditions,
-                        Parts.styled(
-                                new VBox(
-                                        Parts.heading("release.file"),
-                                        file,
-                                        Parts.row(
-                                                Parts.quiet(Strings.say("release.naming")),
-                                                naming,
-                                                Parts.quiet(Strings.say("release.naming-hint"))),
-                                        override,
-                                        Parts.row(release)),
-                                "card"),
-                        Parts.heading("release.receipts"),
+                        Controls.heading("release.file"),
+                        file,
+                        Controls.row(Controls.quiet(Strings.text("release.naming")), naming),
+                        Controls.quiet(Strings.text("release.naming-hint")),
+                        override,
+                        Controls.row(release)),
+                "card");
+        for (VBox side : List.of(left, right)) {
+            side.setPrefWidth(100);
+            HBox.setHgrow(side, Priority.ALWAYS);
+        }
+        node = Controls.styled(
+                new VBox(
+                        Controls.title("view.release"),
+                        Controls.styled(new HBox(left, right), "dry-run-split"),
+                        Controls.heading("release.receipts"),
                         scroll),
                 "view");
         session.releasing().gateProperty().addListener((property, before, now) -> show());
@@ -109,7 +115,7 @@ public final class ReleaseView implements View {
         receipts.getChildren().clear();
         Releasing.Outlook outlook = session.releasing().outlookProperty().get();
         if (session.track() == null) {
-            file.setText(Strings.say("empty.no-track"));
+            file.setText(Strings.text("empty.no-track"));
         } else if (outlook != null) {
             file.setText(outlook.file().toString());
             outlook.receipts().forEach(each -> receipts.getChildren().add(row(each)));
@@ -118,7 +124,7 @@ public final class ReleaseView implements View {
             naming.setText(session.releasing().naming());
         }
         if (receipts.getChildren().isEmpty()) {
-            receipts.getChildren().add(Parts.quiet(Strings.say("release.no-receipts")));
+            receipts.getChildren().add(Controls.quiet(Strings.text("release.no-receipts")));
         }
         showGate();
     }
@@ -129,7 +135,7 @@ public final class ReleaseView implements View {
         if (session.track() != null && gate != null) {
             gate.conditions().forEach(condition -> conditions.getChildren().add(row(condition)));
         } else {
-            conditions.getChildren().add(Parts.quiet(Strings.say("release.asking")));
+            conditions.getChildren().add(Controls.quiet(Strings.text("release.asking")));
         }
         boolean open = gate != null && !gate.holds();
         override.setVisible(open);
@@ -142,20 +148,23 @@ public final class ReleaseView implements View {
         release.setDisable(session.track() == null
                 || gate == null
                 || !gate.holds() && reason.getText().isBlank());
-        release.setText(Strings.say(gate == null || gate.holds() ? "release.write" : "release.write-anyway"));
+        release.setText(Strings.text(gate == null || gate.holds() ? "release.write" : "release.write-anyway"));
     }
 
     private HBox row(Gate.Condition condition) {
-        Label word = Parts.styled(new Label(Strings.say(condition.holds() ? "gate.held" : "gate.open")), "verdict");
+        Label word = Controls.styled(new Label(Strings.text(condition.holds() ? "gate.held" : "gate.open")), "verdict");
         word.getStyleClass().add(condition.holds() ? "verdict-pass" : "verdict-fail");
+        word.setMinWidth(Region.USE_PREF_SIZE);
+        word.setPrefWidth(WORD);
         Label message = new Label(condition.message());
-        HBox row = Parts.styled(new HBox(word, message, Parts.spacer()), "proof");
+        message.setWrapText(true);
+        HBox row = Controls.styled(new HBox(word, message), "proof");
         row.setId("gate-" + condition.id());
         if (!condition.holds()) {
             ViewId where = where(condition.id());
-            Button show = Parts.button("show-" + condition.id(), "release.show", () -> session.viewProperty()
+            Button show = Controls.button("show-" + condition.id(), "release.show", () -> session.viewProperty()
                     .set(where));
-            row.getChildren().add(Parts.styled(show, "small"));
+            row.getChildren().add(Controls.styled(show, "small"));
         }
         return row;
     }
@@ -171,12 +180,12 @@ public final class ReleaseView implements View {
 
     private static HBox row(ProofStore.Receipt receipt) {
         Label what =
-                new Label(Strings.say("release.receipt", receipt.file(), receipt.who(), Dates.minute(receipt.at())));
-        Label sum = Parts.styled(new Label("SHA-256 " + receipt.sha256()), "code");
-        VBox lines = Parts.styled(new VBox(what, sum), "column-tight");
+                new Label(Strings.text("release.receipt", receipt.file(), receipt.who(), Dates.minute(receipt.at())));
+        Label sum = Controls.styled(new Label("SHA-256 " + receipt.sha256()), "code");
+        VBox lines = Controls.styled(new VBox(what, sum), "column-tight");
         if (!receipt.overrideReason().isEmpty()) {
-            lines.getChildren().add(Parts.quiet(Strings.say("release.overridden", receipt.overrideReason())));
+            lines.getChildren().add(Controls.quiet(Strings.text("release.overridden", receipt.overrideReason())));
         }
-        return Parts.styled(new HBox(lines), "trip");
+        return Controls.styled(new HBox(lines), "trip");
     }
 }

@@ -4,7 +4,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 
 /** Where a segment of a document is cut: its source with a cursor to split it at, and a way to join it with the next. */
@@ -17,7 +17,7 @@ final class CutPanel extends VBox {
         this.session = session;
         getStyleClass().add("column");
         source.setId("cut-source");
-        source.setAccessibleText(Strings.say("cut.source"));
+        source.setAccessibleText(Strings.text("cut.source"));
         source.setEditable(false);
         source.setWrapText(true);
         source.setPrefRowCount(3);
@@ -29,10 +29,10 @@ final class CutPanel extends VBox {
         });
         getChildren()
                 .addAll(
-                        Parts.heading("cut.title"),
+                        Controls.heading("cut.title"),
                         source,
-                        Parts.button("split-segment", "cut.split", this::split),
-                        Parts.button("join-segment", "cut.join", this::join));
+                        Controls.button("split-segment", "cut.split", this::split),
+                        Controls.button("join-segment", "cut.join", this::join));
     }
 
     void show(int segment) {

@@ -17,18 +17,18 @@ final class LimitCount {
     static String words(Content target, Limits limits) {
         List<String> words = new ArrayList<>();
         if (limits.maxCharacters() > 0) {
-            words.add(Strings.say("review.limit", characters(target), limits.maxCharacters()));
+            words.add(Strings.text("review.limit", characters(target), limits.maxCharacters()));
         } else if (limits.maxPixels() > 0 && width(target, limits).isPresent()) {
             PixelWidth width = width(target, limits).get();
-            words.add(Strings.say("review.limit-pixels", width.pixels(), limits.maxPixels(), width.font()));
+            words.add(Strings.text("review.limit-pixels", width.pixels(), limits.maxPixels(), width.font()));
         } else if (limits.max() > 0) {
-            words.add(Strings.say("review.limit-unit", limits.max(), limits.unit()));
+            words.add(Strings.text("review.limit-unit", limits.max(), limits.unit()));
         }
         if (limits.min() > 0 && limits.unit().equals(Limits.CHARACTERS)) {
-            words.add(Strings.say("review.limit-least", limits.min()));
+            words.add(Strings.text("review.limit-least", limits.min()));
         }
         if (limits.maxBytes() > 0) {
-            words.add(Strings.say("review.limit-bytes", bytes(target), limits.maxBytes()));
+            words.add(Strings.text("review.limit-bytes", bytes(target), limits.maxBytes()));
         }
         return String.join(" · ", words);
     }

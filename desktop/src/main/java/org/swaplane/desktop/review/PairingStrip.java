@@ -11,7 +11,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Line;
 import org.swaplane.check.Pairing;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 
 /**
@@ -48,7 +48,7 @@ final class PairingStrip extends Pane {
         for (Pairing.Link link : pairing.links()) {
             Label from = above.get(link.source());
             Label to = below.get(link.target());
-            Line line = Parts.styled(new Line(), "pairing-line");
+            Line line = Controls.styled(new Line(), "pairing-line");
             line.startXProperty()
                     .bind(from.layoutXProperty().add(from.widthProperty().divide(2)));
             line.startYProperty().bind(from.layoutYProperty().add(from.heightProperty()));
@@ -61,7 +61,7 @@ final class PairingStrip extends Pane {
     }
 
     private Label caption(String key, double y) {
-        Label label = Parts.styled(new Label(Strings.say(key)), "caption");
+        Label label = Controls.styled(new Label(Strings.text(key)), "caption");
         label.relocate(4, y + 4);
         getChildren().add(label);
         return label;
@@ -96,11 +96,11 @@ final class PairingStrip extends Pane {
     }
 
     private static Label item(Pairing.Item item, boolean source) {
-        Label label = Parts.styled(new Label(item.written()), "pairing-item");
+        Label label = Controls.styled(new Label(item.written()), "pairing-item");
         label.getStyleClass().add("pairing-" + item.kind().name().toLowerCase(Locale.ROOT));
         if (!item.settled()) {
             label.getStyleClass().add("pairing-gap");
-            label.setText(Strings.say(source ? "pairing.missing" : "pairing.added", item.written()));
+            label.setText(Strings.text(source ? "pairing.missing" : "pairing.added", item.written()));
         }
         return label;
     }

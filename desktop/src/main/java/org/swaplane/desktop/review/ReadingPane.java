@@ -14,7 +14,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.content.Content;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.BilingualDocument;
@@ -47,14 +47,14 @@ final class ReadingPane extends VBox {
             }
         });
         VBox.setVgrow(list, Priority.ALWAYS);
-        getChildren().addAll(Parts.quiet(Strings.say("reading.hint")), list);
+        getChildren().addAll(Controls.quiet(Strings.text("reading.hint")), list);
     }
 
     /** Reads the track as it stands now; the paragraph of the segment in hand is selected. */
     void show(TrackSnapshot track) {
         int inHand = session.currentProperty().get();
         session.background()
-                .run(Strings.say("task.read", track.name()), progress -> paragraphs(track.current()), all -> {
+                .run(Strings.text("task.read", track.name()), progress -> paragraphs(track.current()), all -> {
                     list.getItems().setAll(all);
                     int at = 0;
                     while (at + 1 < all.size() && all.get(at + 1).first() <= inHand) {
@@ -86,10 +86,10 @@ final class ReadingPane extends VBox {
     }
 
     private final class ParagraphCell extends ListCell<Paragraph> {
-        private final Label place = Parts.styled(new Label(), "reading-place");
+        private final Label place = Controls.styled(new Label(), "reading-place");
         private final ResolvedText source = new ResolvedText();
         private final ResolvedText target = new ResolvedText();
-        private final GridPane row = Parts.styled(new GridPane(), "reading-row");
+        private final GridPane row = Controls.styled(new GridPane(), "reading-row");
 
         private ParagraphCell() {
             ColumnConstraints narrow = new ColumnConstraints(150, 150, 150);

@@ -127,7 +127,7 @@ final class ReviewModel {
             boolean allowed = session.lane().settings().allowsReviewedErrors();
             session.notify(
                     Notification.Tone.FAILED,
-                    Strings.say(
+                    Strings.text(
                             allowed ? "review.with-errors" : "review.errors-forbidden",
                             index + 1,
                             errors.size(),

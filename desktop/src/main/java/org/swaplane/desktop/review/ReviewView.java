@@ -27,7 +27,7 @@ import org.swaplane.desktop.shell.CommandMenu;
 import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Part;
@@ -49,15 +49,15 @@ public final class ReviewView implements View {
     private final ComboBox<ReviewModel.Filter> filter = new ComboBox<>();
     private final ComboBox<String> part = new ComboBox<>();
     private final TextField text = new TextField();
-    private final Label listed = Parts.quiet("");
+    private final Label listed = Controls.quiet("");
     private final VBox node;
     private final ReadingPane reading;
     private final SplitPane split;
-    private final ToggleButton details = new ToggleButton(Strings.say("review.details"));
+    private final ToggleButton details = new ToggleButton(Strings.text("review.details"));
     private final CommandMenu menu = new CommandMenu();
-    private final Label nothing = Parts.styled(Parts.quiet(""), "empty");
+    private final Label nothing = Controls.styled(Controls.quiet(""), "empty");
     private double detailsAt = 0.76;
-    private final ToggleButton read = new ToggleButton(Strings.say("reading.toggle"));
+    private final ToggleButton read = new ToggleButton(Strings.text("reading.toggle"));
     private final FileOpener opener;
     /** The history is read from the lane; while somebody types or leafs through, it can wait. */
     private static final Duration LEAFING = Duration.millis(120);
@@ -79,14 +79,14 @@ public final class ReviewView implements View {
         this.side = new SegmentSide(session);
         this.list = new SegmentList(session, bench, model);
         bench.standIn(list.flow(), this::bringCurrent);
-        split = Parts.styled(new SplitPane(list.node(), side), "review-split");
+        split = Controls.styled(new SplitPane(list.node(), side), "review-split");
         split.setDividerPosition(0, detailsAt);
         SplitPane.setResizableWithParent(side, false);
         VBox.setVgrow(split, Priority.ALWAYS);
-        node = Parts.styled(new VBox(titleBar(), nothing, split, reading), "view");
+        node = Controls.styled(new VBox(titleBar(), nothing, split, reading), "view");
         VBox.setVgrow(reading, Priority.ALWAYS);
         read.setId("read-through");
-        Parts.whole(read);
+        Controls.whole(read);
         listed.setWrapText(false);
         read.setFocusTraversable(false);
         read.selectedProperty().addListener((property, before, reads) -> showReading(reads));
@@ -97,9 +97,9 @@ public final class ReviewView implements View {
     }
 
     private void showReading(boolean reads) {
-        Parts.showIf(reading, reads);
-        Parts.showIf(split, !reads);
-        List.of(text, filter, listed, details).forEach(each -> Parts.showIf(each, !reads));
+        Controls.showIf(reading, reads);
+        Controls.showIf(split, !reads);
+        List.of(text, filter, listed, details).forEach(each -> Controls.showIf(each, !reads));
         if (reads && session.hasSegments()) {
             session.editing().endStep();
             reading.show(session.snapshot());
@@ -119,14 +119,14 @@ public final class ReviewView implements View {
         filter.setValue(ReviewModel.Filter.ALL);
         filter.setCellFactory(list -> new FilterCell());
         filter.setButtonCell(new FilterCell());
-        filter.setAccessibleText(Strings.say("review.filter"));
+        filter.setAccessibleText(Strings.text("review.filter"));
         filter.setOnAction(event -> applyFilter());
         part.setId("review-part");
         part.setPrefWidth(160);
-        part.setAccessibleText(Strings.say("review.parts"));
+        part.setAccessibleText(Strings.text("review.parts"));
         part.setOnAction(event -> applyFilter());
         text.setId("review-text");
-        text.setPromptText(Strings.say("review.text"));
+        text.setPromptText(Strings.text("review.text"));
         text.setPrefWidth(160);
         text.setOnAction(event -> bench.focusEditor());
         text.setOnKeyPressed(event -> {
@@ -141,8 +141,15 @@ public final class ReviewView implements View {
         details.setFocusTraversable(false);
         details.setSelected(true);
         details.selectedProperty().addListener((property, before, shows) -> showDetails(shows));
-        return Parts.row(
-                Parts.title("view.review"), text, Parts.whole(listed), part, filter, read, Parts.whole(details), menu);
+        return Controls.row(
+                Controls.title("view.review"),
+                text,
+                Controls.whole(listed),
+                part,
+                filter,
+                read,
+                Controls.whole(details),
+                menu);
     }
 
     /** Everything is listed again; the segment that was current stays so. */
@@ -173,7 +180,7 @@ public final class ReviewView implements View {
 
     private void clearPrefilled(boolean reviewedToo) {
         int cleared = session.editing().clearPrefilled(reviewedToo);
-        session.notify(Notification.Tone.DONE, Strings.say("review.cleared", cleared));
+        session.notify(Notification.Tone.DONE, Strings.text("review.cleared", cleared));
     }
 
     /** Adds what the keys do here to the table. */
@@ -218,7 +225,7 @@ public final class ReviewView implements View {
 
     private void propagate() {
         int count = session.editing().propagate(session.currentProperty().get());
-        session.notify(Notification.Tone.DONE, Strings.say("review.propagated", count));
+        session.notify(Notification.Tone.DONE, Strings.text("review.propagated", count));
     }
 
     private void insertTag() {
@@ -286,7 +293,7 @@ public final class ReviewView implements View {
             read.setSelected(false);
             bringCurrent();
         }
-        listed.setText(Strings.say("review.listed", model.listed().size()));
+        listed.setText(Strings.text("review.listed", model.listed().size()));
         showNothing();
         showCurrent();
     }
@@ -295,25 +302,25 @@ public final class ReviewView implements View {
     private void showNothing() {
         boolean empty = model.listed().isEmpty();
         if (session.track() == null) {
-            nothing.setText(Strings.say("review.no-track"));
+            nothing.setText(Strings.text("review.no-track"));
         } else if (session.snapshot() == null) {
             String reason = session.track().problem();
             nothing.setText(
                     reason.isEmpty()
-                            ? Strings.say("review.reading", session.track().name())
-                            : Strings.say("review.unreadable", reason));
+                            ? Strings.text("review.reading", session.track().name())
+                            : Strings.text("review.unreadable", reason));
         } else {
-            nothing.setText(Strings.say(session.hasSegments() ? "review.nothing-listed" : "review.no-segments"));
+            nothing.setText(Strings.text(session.hasSegments() ? "review.nothing-listed" : "review.no-segments"));
         }
-        Parts.showIf(nothing, empty && !read.isSelected());
-        Parts.showIf(split, !empty && !read.isSelected());
+        Controls.showIf(nothing, empty && !read.isSelected());
+        Controls.showIf(split, !empty && !read.isSelected());
     }
 
     /** The files within the file, where there are several. */
     private void listParts() {
         List<Part> parts = shown == null ? List.of() : shown.parts();
-        part.getItems().setAll(Strings.say("review.all-parts"));
-        parts.forEach(each -> part.getItems().add(Strings.say("review.part", each.name(), each.targetLanguage())));
+        part.getItems().setAll(Strings.text("review.all-parts"));
+        parts.forEach(each -> part.getItems().add(Strings.text("review.part", each.name(), each.targetLanguage())));
         part.getSelectionModel().select(0);
         part.setVisible(parts.size() > 1);
         part.setManaged(parts.size() > 1);
@@ -333,7 +340,7 @@ public final class ReviewView implements View {
         @Override
         protected void updateItem(ReviewModel.Filter item, boolean empty) {
             super.updateItem(item, empty);
-            setText(empty ? "" : Strings.say("filter." + item.name().toLowerCase(Locale.ROOT)));
+            setText(empty ? "" : Strings.text("filter." + item.name().toLowerCase(Locale.ROOT)));
         }
     }
 }

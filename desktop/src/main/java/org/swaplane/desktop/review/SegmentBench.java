@@ -21,7 +21,7 @@ import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Segment;
@@ -36,9 +36,9 @@ final class SegmentBench extends VBox {
     private final SpecialCharacters characters = new SpecialCharacters(editor);
     private final PairingStrip pairing = new PairingStrip();
     private final ScrollPane pairingScroll = new ScrollPane(pairing);
-    private final VBox writing = Parts.styled(new VBox(editor), "column-tight");
-    private final Label limit = Parts.styled(new Label(), "caption");
-    private final VBox findings = Parts.styled(new VBox(), "column-tight");
+    private final VBox writing = Controls.styled(new VBox(editor), "column-tight");
+    private final Label limit = Controls.styled(new Label(), "caption");
+    private final VBox findings = Controls.styled(new VBox(), "column-tight");
     private int index = -1;
     private Segment loaded;
     private boolean loading;
@@ -91,7 +91,7 @@ final class SegmentBench extends VBox {
 
     private void typedIntoLocked() {
         if (!editor.isEditable() && loaded != null && loaded.locked()) {
-            session.notify(Notification.Tone.FAILED, Strings.say("editing.locked", 1));
+            session.notify(Notification.Tone.FAILED, Strings.text("editing.locked", 1));
         }
     }
 
@@ -183,15 +183,15 @@ final class SegmentBench extends VBox {
     }
 
     private HBox row(Finding finding) {
-        Label message = Parts.styled(new Label(finding.message()), "stop-text");
+        Label message = Controls.styled(new Label(finding.message()), "stop-text");
         message.setWrapText(true);
         message.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(message, Priority.ALWAYS);
-        HBox row = Parts.styled(new HBox(message), "bench-finding");
+        HBox row = Controls.styled(new HBox(message), "bench-finding");
         if (finding.suggestion().isPresent()) {
-            Button fix = Parts.withKey(
-                    Parts.button("fix", "checks.fix", () -> session.editing().fix(finding)), "Alt+F");
-            row.getChildren().add(Parts.styled(fix, "small"));
+            Button fix = Controls.withKey(
+                    Controls.button("fix", "checks.fix", () -> session.editing().fix(finding)), "Alt+F");
+            row.getChildren().add(Controls.styled(fix, "small"));
         }
         return row;
     }
@@ -199,20 +199,20 @@ final class SegmentBench extends VBox {
     /** What somebody wrote here and could not be kept, since the segment had become another meanwhile. */
     private HBox row(Conflict conflict) {
         String written = TagNotation.write(conflict.wanted().after().target(), loaded.source());
-        Label message = Parts.styled(new Label(Strings.say("editing.conflict", written)), "stop-text");
+        Label message = Controls.styled(new Label(Strings.text("editing.conflict", written)), "stop-text");
         message.setWrapText(true);
         message.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(message, Priority.ALWAYS);
-        HBox row = Parts.styled(new HBox(message), "bench-finding");
+        HBox row = Controls.styled(new HBox(message), "bench-finding");
         row.setId("conflict");
         row.getChildren()
                 .addAll(
-                        Parts.styled(
-                                Parts.button("conflict-mine", "editing.conflict-mine", () -> session.editing()
+                        Controls.styled(
+                                Controls.button("conflict-mine", "editing.conflict-mine", () -> session.editing()
                                         .putBack(index)),
                                 "small"),
-                        Parts.styled(
-                                Parts.button("conflict-leave", "editing.conflict-leave", () -> session.editing()
+                        Controls.styled(
+                                Controls.button("conflict-leave", "editing.conflict-leave", () -> session.editing()
                                         .dismissConflict(index)),
                                 "small"));
         return row;

@@ -17,8 +17,8 @@ import org.swaplane.content.Content;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.ContentFlow;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.LaneMark;
-import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Segment;
@@ -36,14 +36,14 @@ final class SegmentRow implements Cell<Integer, Node> {
     private final LaneSession session;
     private final SegmentBench bench;
     private final ReviewModel model;
-    private final GridPane grid = Parts.styled(new GridPane(), "segment-row");
-    private final Label number = Parts.styled(new Label(), "row-number");
+    private final GridPane grid = Controls.styled(new GridPane(), "segment-row");
+    private final Label number = Controls.styled(new Label(), "row-number");
     private final ContentFlow source = new ContentFlow();
     private final ContentFlow target = new ContentFlow();
     private final VBox targetCell = new VBox(target);
     private final LaneMark mark = new LaneMark();
     private final Tooltip state = new Tooltip();
-    private final Label found = Parts.styled(new Label(), "found");
+    private final Label found = Controls.styled(new Label(), "found");
     private int index;
     private Shown shown;
     private ShownSource shownSource;
@@ -60,7 +60,7 @@ final class SegmentRow implements Cell<Integer, Node> {
         ColumnConstraints wide = new ColumnConstraints(60, 100, Double.MAX_VALUE);
         wide.setHgrow(Priority.ALWAYS);
         grid.getColumnConstraints().setAll(new ColumnConstraints(GUTTER), wide, wide, new ColumnConstraints(STATES));
-        VBox states = Parts.styled(new VBox(mark, found), "row-state");
+        VBox states = Controls.styled(new VBox(mark, found), "row-state");
         Tooltip.install(states, state);
         grid.addRow(0, number, source, targetCell, states);
         grid.getChildren().forEach(child -> GridPane.setValignment(child, VPos.TOP));
@@ -115,8 +115,8 @@ final class SegmentRow implements Cell<Integer, Node> {
         mark.show(now.value().state(), segment.locked());
         state.setText(LaneMark.words(now.value().state(), segment.locked()));
         found.setText(String.valueOf(now.findings().size()));
-        found.setAccessibleText(Strings.say("review.found", now.findings().size()));
-        Parts.showIf(found, !now.findings().isEmpty());
+        found.setAccessibleText(Strings.text("review.found", now.findings().size()));
+        Controls.showIf(found, !now.findings().isEmpty());
         grid.pseudoClassStateChanged(CURRENT, now.current());
         grid.pseudoClassStateChanged(LOCKED, segment.locked());
         if (!now.current()) {

@@ -14,9 +14,9 @@ import org.swaplane.content.TagNotation;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.ContentFlow;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.LaneMark;
-import org.swaplane.desktop.text.Parts;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Note;
@@ -32,8 +32,8 @@ import org.swaplane.lane.TrackSnapshot;
 final class SegmentSide extends ScrollPane {
     private final LaneSession session;
     private final CutPanel cut;
-    private final VBox content = Parts.styled(new VBox(), "side");
-    private final VBox history = Parts.styled(new VBox(), "column");
+    private final VBox content = Controls.styled(new VBox(), "side");
+    private final VBox history = Controls.styled(new VBox(), "column");
     private Shown shown;
     private List<HistoryEntry> entries = List.of();
 
@@ -88,37 +88,37 @@ final class SegmentSide extends ScrollPane {
         Segment segment = now.segment();
         content.getChildren().clear();
         add(heading(index, track, segment));
-        add(Parts.styled(wrapped(segment.key()), "code"));
-        String own = segment.nativeState().isEmpty() ? Strings.say("side.no-native-state") : segment.nativeState();
-        add(Parts.quiet(Strings.say("side.native-state", own)));
+        add(Controls.styled(wrapped(segment.key()), "code"));
+        String own = segment.nativeState().isEmpty() ? Strings.text("side.no-native-state") : segment.nativeState();
+        add(Controls.quiet(Strings.text("side.native-state", own)));
         if (segment.locked()) {
-            add(Parts.quiet(Strings.say("side.lock." + segment.lock().name().toLowerCase(Locale.ROOT))));
+            add(Controls.quiet(Strings.text("side.lock." + segment.lock().name().toLowerCase(Locale.ROOT))));
         }
         if (segment.about().score() >= 0) {
-            add(Parts.quiet(Strings.say("side.score", segment.about().score())));
+            add(Controls.quiet(Strings.text("side.score", segment.about().score())));
         }
         TextLanguage language = TextLanguage.of(
                 session.snapshot().targetLanguage(index),
                 session.directions(index).target());
         showProposals(index, segment, language);
-        add(Parts.heading("side.notes"));
+        add(Controls.heading("side.notes"));
         boolean any = false;
         for (Note note : segment.notes()) {
             add(entry(caption(note), note.text()));
             any = true;
         }
         for (SegmentRemark remark : now.remarks()) {
-            add(entry(Strings.say("side.remark", remark.author()), remark.text()));
+            add(entry(Strings.text("side.remark", remark.author()), remark.text()));
             any = true;
         }
         if (!any) {
-            add(Parts.quiet(Strings.say("side.no-notes")));
+            add(Controls.quiet(Strings.text("side.no-notes")));
         }
         if (track.isDocument()) {
             cut.show(index);
             add(cut);
         }
-        add(Parts.heading("side.history"));
+        add(Controls.heading("side.history"));
         add(history);
         showHistory(segment, language, List.of());
     }
@@ -126,7 +126,7 @@ final class SegmentSide extends ScrollPane {
     /** The number, and the word for the mark. */
     private static Label heading(int index, TrackSnapshot track, Segment segment) {
         String state = LaneMark.words(track.state(index), segment.locked());
-        return Parts.styled(new Label(Strings.say("side.segment", index + 1, state)), "heading");
+        return Controls.styled(new Label(Strings.text("side.segment", index + 1, state)), "heading");
     }
 
     private void readHistory(Shown of) {
@@ -135,7 +135,7 @@ final class SegmentSide extends ScrollPane {
                 session.directions(of.index()).target());
         session.background()
                 .read(
-                        Strings.say("task.history"),
+                        Strings.text("task.history"),
                         progress -> of.track().history(of.segment().key()),
                         read -> {
                             List<HistoryEntry> changes = read.stream()
@@ -155,7 +155,7 @@ final class SegmentSide extends ScrollPane {
                 .setAll(read.stream()
                         .map(change -> history(change, segment, language))
                         .toList());
-        history.getChildren().add(entry(Strings.say("side.as-came"), segment.target(), segment, List.of(), language));
+        history.getChildren().add(entry(Strings.text("side.as-came"), segment.target(), segment, List.of(), language));
     }
 
     /** What the file proposes as translation. */
@@ -163,11 +163,11 @@ final class SegmentSide extends ScrollPane {
         if (segment.proposals().isEmpty()) {
             return;
         }
-        add(Parts.heading("side.proposals"));
+        add(Controls.heading("side.proposals"));
         for (int i = 0; i < segment.proposals().size(); i++) {
             Proposal proposal = segment.proposals().get(i);
             int number = i;
-            String score = proposal.score() < 0 ? "" : Strings.say("side.proposal-score", proposal.score());
+            String score = proposal.score() < 0 ? "" : Strings.text("side.proposal-score", proposal.score());
             String caption = score.isEmpty() || proposal.origin().isEmpty()
                     ? score + proposal.origin()
                     : score + " · " + proposal.origin();
@@ -175,13 +175,13 @@ final class SegmentSide extends ScrollPane {
             add(entry);
             if (!proposal.source().isEmpty() && !proposal.source().sameAs(segment.source())) {
                 String of = TagNotation.write(proposal.source(), segment.source());
-                entry.getChildren().add(Parts.quiet(Strings.say("side.proposal-of", of)));
+                entry.getChildren().add(Controls.quiet(Strings.text("side.proposal-of", of)));
             }
             if (!segment.locked()) {
                 Button take =
-                        Parts.button("take-proposal-" + (number + 1), "side.take-proposal", () -> session.editing()
+                        Controls.button("take-proposal-" + (number + 1), "side.take-proposal", () -> session.editing()
                                 .takeProposal(index, number));
-                entry.getChildren().add(Parts.styled(take, "small"));
+                entry.getChildren().add(Controls.styled(take, "small"));
             }
         }
     }
@@ -191,12 +191,12 @@ final class SegmentSide extends ScrollPane {
         String caption =
                 switch (note.kind()) {
                     case GENERAL -> from;
-                    case CONTEXT -> from.isEmpty() ? Strings.say("side.context") : from;
-                    case SOURCE -> Strings.say("side.about-source", from).strip();
-                    case TARGET -> Strings.say("side.about-target", from).strip();
-                    case TERM -> Strings.say("side.term");
+                    case CONTEXT -> from.isEmpty() ? Strings.text("side.context") : from;
+                    case SOURCE -> Strings.text("side.about-source", from).strip();
+                    case TARGET -> Strings.text("side.about-target", from).strip();
+                    case TERM -> Strings.text("side.term");
                 };
-        return note.priority() > 0 ? Strings.say("side.priority", caption, note.priority()) : caption;
+        return note.priority() > 0 ? Strings.text("side.priority", caption, note.priority()) : caption;
     }
 
     private void add(Node node) {
@@ -210,21 +210,21 @@ final class SegmentSide extends ScrollPane {
     }
 
     private static VBox entry(String caption, String text) {
-        Label words = wrapped(text.isEmpty() ? Strings.say("side.empty") : text);
-        return Parts.styled(new VBox(Parts.quiet(caption), words), "entry");
+        Label words = wrapped(text.isEmpty() ? Strings.text("side.empty") : text);
+        return Controls.styled(new VBox(Controls.quiet(caption), words), "entry");
     }
 
     /** What was changed, with the parts that are new marked. */
     private static VBox history(HistoryEntry change, Segment segment, TextLanguage language) {
-        String kind = Strings.say(
+        String kind = Strings.text(
                 "step." + change.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'));
-        String state = Strings.say("state." + change.after().state().name().toLowerCase(Locale.ROOT));
-        String undone = change.undone() ? Strings.say("side.undone") : "";
-        String caption = Strings.say("side.change", kind, change.who(), Dates.minute(change.at()), state) + undone;
+        String state = Strings.text("state." + change.after().state().name().toLowerCase(Locale.ROOT));
+        String undone = change.undone() ? Strings.text("side.undone") : "";
+        String caption = Strings.text("side.change", kind, change.who(), Dates.minute(change.at()), state) + undone;
         Content before = change.before().target();
         Content after = change.after().target();
         if (before.equals(after)) {
-            return Parts.styled(new VBox(Parts.quiet(caption)), "entry");
+            return Controls.styled(new VBox(Controls.quiet(caption)), "entry");
         }
         List<Span> marked =
                 TextDifference.between(before.plainText(), after.plainText()).after();
@@ -239,6 +239,6 @@ final class SegmentSide extends ScrollPane {
         ContentFlow flow = new ContentFlow();
         language.apply(flow);
         flow.show(text, TagNumbers.of(segment.source()), marked);
-        return Parts.styled(new VBox(Parts.quiet(caption), flow), "entry");
+        return Controls.styled(new VBox(Controls.quiet(caption), flow), "entry");
     }
 }

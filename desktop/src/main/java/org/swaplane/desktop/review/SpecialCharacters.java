@@ -20,7 +20,7 @@ final class SpecialCharacters {
         menu.setId("special-characters");
         for (String character : ALL) {
             String code = String.format("U+%04X", character.codePointAt(0));
-            MenuItem item = new MenuItem(Strings.say("character." + code.substring(2), code));
+            MenuItem item = new MenuItem(Strings.text("character." + code.substring(2), code));
             item.setOnAction(event -> insert(character));
             menu.getItems().add(item);
         }

@@ -64,7 +64,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
         setWrapText(true);
         plainTextChanges().subscribe(change -> restyle());
         totalHeightEstimateProperty().values().subscribe(this::growTo);
-        setAccessibleText(Strings.say("review.editor"));
+        setAccessibleText(Strings.text("review.editor"));
         // Tab goes on to what comes next in the window; a tab character is put in by the list of special characters.
         Nodes.addInputMap(this, InputMap.ignore(EventPattern.keyPressed(KeyCode.TAB)));
         Nodes.addInputMap(this, InputMap.ignore(EventPattern.keyPressed(KeyCode.TAB, KeyCombination.SHIFT_DOWN)));

@@ -87,7 +87,7 @@ public final class Checking {
         // What cannot be read is said; the other checks are made all the same.
         session.background()
                 .run(
-                        Strings.say("task.profile"),
+                        Strings.text("task.profile"),
                         progress -> {
                             checks = CheckRun.of(asked, CheckMaterial.NONE);
                             checks = session.lane().references().checks();
@@ -124,7 +124,7 @@ public final class Checking {
     public void loadProfile(Path file) {
         session.background()
                 .run(
-                        Strings.say("task.profile"),
+                        Strings.text("task.profile"),
                         progress -> Profile.ofJson(file.getFileName().toString(), Files.readString(file)),
                         this::setProfile);
     }
@@ -133,7 +133,7 @@ public final class Checking {
     public void addTerms(Path file) {
         session.background()
                 .run(
-                        Strings.say("task.profile"),
+                        Strings.text("task.profile"),
                         progress -> {
                             session.lane().references().keepTermList(Source.of(file));
                             return file;
@@ -151,7 +151,7 @@ public final class Checking {
         tracks.add(0, session.track());
         session.background()
                 .run(
-                        Strings.say("task.try-pattern"),
+                        Strings.text("task.try-pattern"),
                         progress -> {
                             List<Trial> trials = new ArrayList<>();
                             for (Track track : tracks) {
@@ -169,12 +169,12 @@ public final class Checking {
         byte[] json = profile.toJson().getBytes(StandardCharsets.UTF_8);
         session.background()
                 .run(
-                        Strings.say("task.write", file.getFileName().toString()),
+                        Strings.text("task.write", file.getFileName().toString()),
                         progress -> {
                             NewFile.write(file, true, out -> out.write(json));
                             return file;
                         },
-                        saved -> session.written(Strings.say("checks.profile-saved", saved), saved));
+                        saved -> session.written(Strings.text("checks.profile-saved", saved), saved));
     }
 
     /** Another track is shown; what was found in it as a part of the lane still holds. */
@@ -216,7 +216,7 @@ public final class Checking {
         }
         session.background()
                 .run(
-                        Strings.say("task.check", of.name()),
+                        Strings.text("task.check", of.name()),
                         progress -> {
                             live.check(List.of(of), checks, progress);
                             return of;
@@ -229,7 +229,7 @@ public final class Checking {
         List<Track> tracks = session.lane().tracks();
         session.background()
                 .run(
-                        Strings.say("task.check-all", tracks.size()),
+                        Strings.text("task.check-all", tracks.size()),
                         progress -> {
                             live.check(readable(tracks, progress), checks, progress);
                             return tracks;
@@ -326,12 +326,12 @@ public final class Checking {
     public void report(Path file) {
         session.background()
                 .run(
-                        Strings.say("task.report"),
+                        Strings.text("task.report"),
                         progress -> {
                             new CheckReports(session.lane(), checks)
                                     .write(session.lane().tracks(), file, true, progress);
                             return file;
                         },
-                        written -> session.written(Strings.say("checks.reported", written), written));
+                        written -> session.written(Strings.text("checks.reported", written), written));
     }
 }

@@ -68,7 +68,7 @@ public final class DryRuns {
         Track of = session.track();
         session.background()
                 .read(
-                        Strings.say("task.read", of.name()),
+                        Strings.text("task.read", of.name()),
                         progress -> session.lane().proofs().lastDryRun(of),
                         read -> {
                             if (session.track() == of) {
@@ -93,7 +93,7 @@ public final class DryRuns {
     public void run() {
         Track of = session.track();
         session.background()
-                .run(Strings.say("task.dry-run", of.name()), progress -> proving.run(of, progress), proven -> {
+                .run(Strings.text("task.dry-run", of.name()), progress -> proving.run(of, progress), proven -> {
                     if (session.track() == of) {
                         result.set(proven);
                     }
@@ -106,7 +106,7 @@ public final class DryRuns {
         boolean passed = proven.verdict() == Proof.Verdict.PASS;
         session.notify(
                 passed ? Notification.Tone.DONE : Notification.Tone.FAILED,
-                Strings.say("dry-run.done." + proven.verdict().name().toLowerCase(Locale.ROOT), of.name()));
+                Strings.text("dry-run.done." + proven.verdict().name().toLowerCase(Locale.ROOT), of.name()));
     }
 
     /** Runs it over all tracks, one after the other. */
@@ -117,13 +117,13 @@ public final class DryRuns {
     /** Runs it over several tracks, one after the other. */
     public void run(List<Track> tracks) {
         Track shown = session.track();
-        session.background().run(Strings.say("task.dry-runs"), progress -> provenAll(tracks, shown, progress), all -> {
+        session.background().run(Strings.text("task.dry-runs"), progress -> provenAll(tracks, shown, progress), all -> {
             if (session.track() == shown) {
                 all.ofShown().ifPresent(result::set);
             }
             session.notify(
                     all.failed() == 0 ? Notification.Tone.DONE : Notification.Tone.FAILED,
-                    Strings.say("dry-run.done-all", tracks.size(), all.warned(), all.failed()));
+                    Strings.text("dry-run.done-all", tracks.size(), all.warned(), all.failed()));
         });
     }
 
@@ -170,21 +170,21 @@ public final class DryRuns {
 
     /** Writes the report on all dry runs and opens it. */
     public void report(FileOpener opener) {
-        session.background().run(Strings.say("task.report"), progress -> proving.report(), opener::open);
+        session.background().run(Strings.text("task.report"), progress -> proving.report(), opener::open);
     }
 
     /** Puts the pseudo-translated files of the lane into a folder. */
     public void save(Path folder) {
         session.background()
                 .run(
-                        Strings.say("task.save-pseudo"),
+                        Strings.text("task.save-pseudo"),
                         progress -> proving.saveTo(Files.createDirectories(folder)),
-                        saved -> session.notify(Notification.Tone.DONE, Strings.say("dry-run.saved", saved, folder)));
+                        saved -> session.notify(Notification.Tone.DONE, Strings.text("dry-run.saved", saved, folder)));
     }
 
     /** Reads the pictures of these names out of the track's file, in the background. */
     public void readPictures(Set<String> names, Consumer<Map<String, byte[]>> then) {
         Source original = session.lane().trackStore().original(session.track());
-        session.background().run(Strings.say("task.pictures"), progress -> Pictures.bytes(original, names), then);
+        session.background().run(Strings.text("task.pictures"), progress -> Pictures.bytes(original, names), then);
     }
 }

@@ -64,7 +64,7 @@ public final class Editing {
         @Override
         public void failed(Throwable failure) {
             if (failure instanceof LaneUnavailableException) {
-                session.notify(Notification.Tone.FAILED, Strings.say("editing.not-saved", failure.getMessage()));
+                session.notify(Notification.Tone.FAILED, Strings.text("editing.not-saved", failure.getMessage()));
                 CompletableFuture.delayedExecutor(RETRY.toMillis(), TimeUnit.MILLISECONDS)
                         .execute(() -> window.execute(outbox::tryAgain));
             } else {
@@ -75,7 +75,7 @@ public final class Editing {
 
         @Override
         public void recovered() {
-            session.notify(Notification.Tone.DONE, Strings.say("editing.saved-again"));
+            session.notify(Notification.Tone.DONE, Strings.text("editing.saved-again"));
         }
     }
 
@@ -151,7 +151,7 @@ public final class Editing {
     /** What is being typed into the current segment. */
     public void type(int index, Content target) {
         if (session.lane().isReadOnly()) {
-            session.notify(Notification.Tone.FAILED, Strings.say("lane.read-only"));
+            session.notify(Notification.Tone.FAILED, Strings.text("lane.read-only"));
             session.changed(Topic.SEGMENTS);
             return;
         }
@@ -211,14 +211,14 @@ public final class Editing {
 
     private void edit(StepKind kind, Map<Integer, Value> edits) {
         if (session.lane().isReadOnly()) {
-            session.notify(Notification.Tone.FAILED, Strings.say("lane.read-only"));
+            session.notify(Notification.Tone.FAILED, Strings.text("lane.read-only"));
             return;
         }
         Collection<Integer> locked = edits.keySet().stream()
                 .filter(index -> now().value(index).locked() && edits.get(index).locked())
                 .toList();
         if (!locked.isEmpty() && kind != StepKind.LOCKED && kind != StepKind.UNLOCKED) {
-            session.notify(Notification.Tone.FAILED, Strings.say("editing.locked", locked.size()));
+            session.notify(Notification.Tone.FAILED, Strings.text("editing.locked", locked.size()));
             return;
         }
         put(EditRequest.of(now(), kind, person(), edits));
@@ -236,7 +236,7 @@ public final class Editing {
         outcome.conflicts().forEach(conflict -> conflicts.put(conflict.wanted().key(), conflict));
         session.notify(
                 Notification.Tone.FAILED,
-                Strings.say("editing.conflicts", outcome.conflicts().size()));
+                Strings.text("editing.conflicts", outcome.conflicts().size()));
     }
 
     /** What was done to a segment and not written, since somebody else changed it meanwhile. */
@@ -306,6 +306,6 @@ public final class Editing {
         TrackSnapshot of = now();
         endStep();
         outbox.then(() -> CompletableFuture.completedFuture(of), ready -> session.background()
-                .run(Strings.say("task.recut", of.name()), progress -> cut.cut(of, progress), done -> {}));
+                .run(Strings.text("task.recut", of.name()), progress -> cut.cut(of, progress), done -> {}));
     }
 }

@@ -38,9 +38,7 @@ public final class Exchange {
 
     /** The trips of a track that are away. */
     public List<Trip> away(Track track) {
-        return session.lane().trips().of(track).stream()
-                .filter(trip -> trip.back().isEmpty())
-                .toList();
+        return session.lane().trips().of(track).stream().filter(Trip::isAway).toList();
     }
 
     /** The tracks of which the next copies are made; without any, it is the one that is shown. */
@@ -58,13 +56,13 @@ public final class Exchange {
         List<Track> of = chosen();
         session.background()
                 .run(
-                        Strings.say("task.send", of.get(0).name()),
+                        Strings.text("task.send", of.get(0).name()),
                         progress -> sendAll(of, person, purpose, form, progress),
                         sent -> {
                             choose(List.of());
                             session.notify(
                                     Notification.Tone.DONE,
-                                    Strings.say(
+                                    Strings.text(
                                             "exchange.sent",
                                             sent.size(),
                                             sent.get(0).file().toString()));
@@ -91,7 +89,7 @@ public final class Exchange {
         session.editing().endStep();
         session.background()
                 .run(
-                        Strings.say("task.take", copy.trip().person()),
+                        Strings.text("task.take", copy.trip().person()),
                         progress -> new ReturnImport(session.lane()).take(copy, rows),
                         this::taken);
     }
@@ -102,16 +100,21 @@ public final class Exchange {
         if (taken.conflicts().isEmpty()) {
             session.notify(
                     Notification.Tone.DONE,
-                    Strings.say("exchange.taken", done, taken.report().toString()));
+                    Strings.text("exchange.taken", done, taken.report().toString()));
         } else {
             session.notify(
                     Notification.Tone.FAILED,
-                    Strings.say(
+                    Strings.text(
                             "exchange.taken-conflicts",
                             done,
                             taken.conflicts().size(),
                             taken.report().toString()));
         }
+    }
+
+    /** Has a copy not waited for any more. */
+    public void withdraw(Trip trip) {
+        session.lane().trips().withdraw(trip).whenComplete(session::sayFailure);
     }
 
     public void leave() {

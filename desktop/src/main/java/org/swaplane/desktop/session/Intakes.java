@@ -57,7 +57,7 @@ public final class Intakes {
     public void receive(List<Path> paths) {
         session.background()
                 .run(
-                        Strings.say("task.read", paths.get(0).getFileName().toString()),
+                        Strings.text("task.read", paths.get(0).getFileName().toString()),
                         progress -> new Arrivals(lane(), lastLanguages()).read(paths, progress),
                         arrived -> {
                             session.dismissMessage();
@@ -80,7 +80,7 @@ public final class Intakes {
         Intake waiting = intake.get();
         session.background()
                 .run(
-                        Strings.say(
+                        Strings.text(
                                 "task.read", waiting.arrivals().get(0).source().name()),
                         progress -> waiting.read(lane(), which, change, progress),
                         intake::set);
@@ -99,7 +99,7 @@ public final class Intakes {
         intake.set(null);
         session.background()
                 .run(
-                        Strings.say("task.take-in", accepted.get(0).source().name()),
+                        Strings.text("task.take-in", accepted.get(0).source().name()),
                         progress -> takeIn(accepted, progress),
                         refused -> {
                             forget(left, accepted);
@@ -115,7 +115,7 @@ public final class Intakes {
             session.choose(tracks.get(tracks.size() - 1));
         }
         if (refused.isEmpty()) {
-            session.notify(Notification.Tone.DONE, Strings.say("intake.added", added));
+            session.notify(Notification.Tone.DONE, Strings.text("intake.added", added));
         } else {
             session.notify(Notification.Tone.FAILED, String.join("\n", refused));
         }
@@ -131,7 +131,7 @@ public final class Intakes {
                 .toList();
         session.background()
                 .run(
-                        Strings.say("task.tidy"),
+                        Strings.text("task.tidy"),
                         progress -> {
                             for (Arrival each : unwanted) {
                                 lane().trackStore().forget(each.source());
@@ -214,7 +214,7 @@ public final class Intakes {
         Optional<Intake> waiting = Optional.ofNullable(intake.get());
         session.background()
                 .run(
-                        Strings.say("task.rules"),
+                        Strings.text("task.rules"),
                         progress -> {
                             lane().trackStore().setRules(rules, progress);
                             return waiting.map(

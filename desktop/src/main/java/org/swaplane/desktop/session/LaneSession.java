@@ -321,7 +321,7 @@ public final class LaneSession {
     public void failed(Throwable failure) {
         String text = failure instanceof CannotProceedException
                 ? failure.getMessage()
-                : Strings.say("failure.unexpected", String.valueOf(failure));
+                : Strings.text("failure.unexpected", String.valueOf(failure));
         notify(Notification.Tone.FAILED, text);
     }
 
@@ -362,7 +362,7 @@ public final class LaneSession {
             loaded(chosen, loaded.get());
         } else {
             background.read(
-                    Strings.say("task.read", chosen.name()),
+                    Strings.text("task.read", chosen.name()),
                     chosen::now,
                     read -> loaded(chosen, chosen.loaded().orElse(read)),
                     failure -> unreadable(chosen, failure));

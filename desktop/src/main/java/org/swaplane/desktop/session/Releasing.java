@@ -77,7 +77,7 @@ public final class Releasing {
         Delivery delivery = delivery();
         session.background()
                 .read(
-                        Strings.say("task.gate", of.name()),
+                        Strings.text("task.gate", of.name()),
                         progress -> new Read(
                                 delivery.gate(of, progress),
                                 new Outlook(
@@ -115,7 +115,7 @@ public final class Releasing {
         Delivery delivery = delivery();
         session.background()
                 .run(
-                        Strings.say("task.naming"),
+                        Strings.text("task.naming"),
                         progress -> {
                             delivery.setNaming(of, new FileNaming(pattern));
                             return of;
@@ -128,10 +128,10 @@ public final class Releasing {
         Delivery delivery = delivery();
         session.background()
                 .run(
-                        Strings.say("task.release", of.name()),
+                        Strings.text("task.release", of.name()),
                         progress -> delivery.release(of, delivery.gate(of, progress), overrideReason, progress),
                         receipt -> session.written(
-                                Strings.say("release.done", receipt.file()),
+                                Strings.text("release.done", receipt.file()),
                                 session.lane().folder().resolve("out").resolve(receipt.file())));
     }
 
@@ -139,13 +139,14 @@ public final class Releasing {
     public void releaseAll(List<Track> tracks) {
         Delivery delivery = delivery();
         session.background()
-                .run(Strings.say("task.release-all"), progress -> released(tracks, delivery, progress), held -> {
+                .run(Strings.text("task.release-all"), progress -> released(tracks, delivery, progress), held -> {
                     int released = tracks.size() - held.size();
                     session.notify(
                             held.isEmpty() ? Notification.Tone.DONE : Notification.Tone.FAILED,
                             held.isEmpty()
-                                    ? Strings.say("release.done-all", released)
-                                    : Strings.say("release.held-back", released, held.size(), String.join(", ", held)));
+                                    ? Strings.text("release.done-all", released)
+                                    : Strings.text(
+                                            "release.held-back", released, held.size(), String.join(", ", held)));
                 });
     }
 
@@ -172,9 +173,9 @@ public final class Releasing {
         TrackSnapshot of = session.snapshot();
         Delivery delivery = delivery();
         session.background()
-                .run(Strings.say("task.write", of.name()), progress -> delivery.preview(of, progress), written -> {
+                .run(Strings.text("task.write", of.name()), progress -> delivery.preview(of, progress), written -> {
                     opener.open(written);
-                    session.notify(Notification.Tone.DONE, Strings.say("reading.opened", written.toString()));
+                    session.notify(Notification.Tone.DONE, Strings.text("reading.opened", written.toString()));
                 });
     }
 }

@@ -28,7 +28,7 @@ public final class Removal {
                     .findFirst()
                     .ifPresent(session::choose);
         }
-        session.notify(Notification.Tone.DONE, Strings.say("board.removed", all.size()));
+        session.notify(Notification.Tone.DONE, Strings.text("board.removed", all.size()));
     }
 
     /** Whether something was removed since the lane was opened. */
@@ -40,6 +40,6 @@ public final class Removal {
     public void bringBack() {
         List<Track> all = removed.pop();
         session.lane().trackStore().setRemoved(all, false).whenComplete(session::sayFailure);
-        session.notify(Notification.Tone.DONE, Strings.say("board.brought-back", all.size()));
+        session.notify(Notification.Tone.DONE, Strings.text("board.brought-back", all.size()));
     }
 }

@@ -22,14 +22,14 @@ public final class Saving {
         TrackSnapshot of = session.snapshot();
         session.background()
                 .run(
-                        Strings.say("task.write", file.getFileName().toString()),
+                        Strings.text("task.write", file.getFileName().toString()),
                         progress -> {
                             NewFile.write(file, true, out -> of.write(out, progress));
                             return file;
                         },
                         written -> {
                             saved.put(of.track(), of.edits().hashCode());
-                            session.written(Strings.say("apart.saved", written), written);
+                            session.written(Strings.text("apart.saved", written), written);
                         });
     }
 

@@ -61,7 +61,7 @@ public final class AppCommand {
 
     /** Its name for people. */
     public String words() {
-        return Strings.say("command." + id);
+        return Strings.text("command." + id);
     }
 
     /** Its key for people, empty without one. */

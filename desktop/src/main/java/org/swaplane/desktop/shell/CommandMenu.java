@@ -13,7 +13,7 @@ public final class CommandMenu extends MenuButton {
 
     /** {@code id} for tests, {@code key} of its title. */
     public CommandMenu(String id, String key) {
-        super(Strings.say(key));
+        super(Strings.text(key));
         setId(id);
         setMinWidth(USE_PREF_SIZE);
         setFocusTraversable(false);

@@ -69,7 +69,7 @@ final class KeyBindings {
         away(said, () -> {
             byte[] json = (JSON.writeValueAsString(keys) + "\n").getBytes(StandardCharsets.UTF_8);
             NewFile.write(file, true, out -> out.write(json));
-            return () -> Strings.say("keys.exported", file.toString());
+            return () -> Strings.text("keys.exported", file.toString());
         });
     }
 
@@ -93,7 +93,7 @@ final class KeyBindings {
                 taken++;
             }
         }
-        return Strings.say("keys.imported", taken, keys.size() - taken);
+        return Strings.text("keys.imported", taken, keys.size() - taken);
     }
 
     /** Work with a file. */
@@ -107,7 +107,7 @@ final class KeyBindings {
                 java.util.function.Supplier<String> done = work.run();
                 Platform.runLater(() -> said.accept(done.get()));
             } catch (IOException | RuntimeException e) {
-                Platform.runLater(() -> said.accept(Strings.say("keys.failed", String.valueOf(e.getMessage()))));
+                Platform.runLater(() -> said.accept(Strings.text("keys.failed", String.valueOf(e.getMessage()))));
             }
         });
     }

@@ -13,7 +13,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 
 /** All commands with their keys, by view. A key is changed by pressing another one; the table can be saved and read as a file. */
@@ -22,8 +22,8 @@ final class KeyList extends StackPane {
     private final KeyBindings bindings;
     private final FilePicker picker;
     private final Runnable closed;
-    private final VBox groups = Parts.styled(new VBox(), "column");
-    private final Label said = Parts.quiet("");
+    private final VBox groups = Controls.styled(new VBox(), "column");
+    private final Label said = Controls.quiet("");
     private AppCommand changing;
 
     /** {@code closed} gives the keyboard back to the view in front. */
@@ -36,18 +36,18 @@ final class KeyList extends StackPane {
         setId("key-list");
         ScrollPane scroll = new ScrollPane(groups);
         scroll.setFitToWidth(true);
-        VBox box = Parts.styled(
+        VBox box = Controls.styled(
                 new VBox(
-                        Parts.heading("keys.title"),
-                        Parts.quiet(Strings.say("keys.hint")),
+                        Controls.heading("keys.title"),
+                        Controls.quiet(Strings.text("keys.hint")),
                         scroll,
                         said,
-                        Parts.row(
-                                Parts.button("keys-export", "keys.export", this::export),
-                                Parts.button("keys-import", "keys.import", this::read),
-                                Parts.button("keys-reset", "keys.reset", this::reset),
-                                Parts.spacer(),
-                                Parts.primary("keys-close", "keys.close", this::close))),
+                        Controls.row(
+                                Controls.button("keys-export", "keys.export", this::export),
+                                Controls.button("keys-import", "keys.import", this::read),
+                                Controls.button("keys-reset", "keys.reset", this::reset),
+                                Controls.spacer(),
+                                Controls.primary("keys-close", "keys.close", this::close))),
                 "palette");
         box.setMaxSize(760, 620);
         said.setId("keys-said");
@@ -83,21 +83,21 @@ final class KeyList extends StackPane {
 
     private static Label title(String group) {
         String key = group.equals(Commands.WINDOW) ? "keys.everywhere" : "view." + group;
-        return Parts.styled(new Label(Strings.say(key)), "heading");
+        return Controls.styled(new Label(Strings.text(key)), "heading");
     }
 
     private GridPane table(List<AppCommand> of) {
-        GridPane table = Parts.styled(new GridPane(), "key-list");
+        GridPane table = Controls.styled(new GridPane(), "key-list");
         for (int i = 0; i < of.size(); i++) {
             AppCommand command = of.get(i);
             Button keys = new Button(
                     changing == command
-                            ? Strings.say("keys.press")
-                            : command.keyWords().isEmpty() ? Strings.say("keys.none") : command.keyWords());
+                            ? Strings.text("keys.press")
+                            : command.keyWords().isEmpty() ? Strings.text("keys.none") : command.keyWords());
             keys.getStyleClass().addAll("small", "key");
             keys.setId("keys-" + command.id());
             keys.setPrefWidth(200);
-            keys.setAccessibleText(Strings.say("keys.change", command.words()));
+            keys.setAccessibleText(Strings.text("keys.change", command.words()));
             keys.setOnAction(event -> change(command));
             Label words = new Label(command.words());
             words.setWrapText(true);
@@ -108,7 +108,7 @@ final class KeyList extends StackPane {
 
     private void change(AppCommand command) {
         changing = command;
-        said.setText(Strings.say("keys.press-for", command.words()));
+        said.setText(Strings.text("keys.press-for", command.words()));
         show();
         lookup("#keys-" + command.id()).requestFocus();
     }
@@ -131,7 +131,7 @@ final class KeyList extends StackPane {
             said.setText("");
         } else if (event.getCode() == KeyCode.BACK_SPACE || event.getCode() == KeyCode.DELETE) {
             bindings.set(command, "");
-            said.setText(Strings.say("keys.removed", command.words()));
+            said.setText(Strings.text("keys.removed", command.words()));
         } else {
             give(command, KeyBindings.of(event));
         }
@@ -142,13 +142,13 @@ final class KeyList extends StackPane {
     private void give(AppCommand command, KeyCombination keys) {
         Optional<AppCommand> other = commands.conflict(command, keys);
         if (other.isPresent()) {
-            said.setText(Strings.say(
+            said.setText(Strings.text(
                     "keys.conflict", keys.getDisplayText(), other.get().words()));
         } else if (!KeyBindings.isUsable(keys)) {
-            said.setText(Strings.say("keys.types", keys.getDisplayText()));
+            said.setText(Strings.text("keys.types", keys.getDisplayText()));
         } else {
             bindings.set(command, keys.getName());
-            said.setText(Strings.say("keys.given", command.words(), keys.getDisplayText()));
+            said.setText(Strings.text("keys.given", command.words(), keys.getDisplayText()));
         }
     }
 
@@ -167,7 +167,7 @@ final class KeyList extends StackPane {
 
     private void reset() {
         bindings.reset();
-        said.setText(Strings.say("keys.were-reset"));
+        said.setText(Strings.text("keys.were-reset"));
         show();
     }
 }

@@ -15,7 +15,7 @@ import javafx.scene.layout.Priority;
 import javafx.util.Duration;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.Notification;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 
 /** Says what was done or what failed, over the page, which stays where it is. What was done goes by itself, what failed when it is dismissed. */
 public final class MessageBar extends HBox {
@@ -36,12 +36,13 @@ public final class MessageBar extends HBox {
         text.setWrapText(true);
         text.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(text, Priority.ALWAYS);
-        openFolder = Parts.button(
+        openFolder = Controls.button(
                 "message-folder",
                 "message.open-folder",
                 () -> file.ifPresent(path -> opener.open(path.toAbsolutePath().getParent())));
-        copyPath = Parts.button("message-path", "message.copy-path", () -> file.ifPresent(MessageBar::copy));
-        getChildren().addAll(text, openFolder, copyPath, Parts.button("dismiss-message", "message.dismiss", dismiss));
+        copyPath = Controls.button("message-path", "message.copy-path", () -> file.ifPresent(MessageBar::copy));
+        getChildren()
+                .addAll(text, openFolder, copyPath, Controls.button("dismiss-message", "message.dismiss", dismiss));
         getChildren().stream().filter(Button.class::isInstance).forEach(button -> button.getStyleClass()
                 .add("small"));
         setMaxSize(860, USE_PREF_SIZE);
@@ -50,7 +51,8 @@ public final class MessageBar extends HBox {
         show(message.getValue());
     }
 
-    private static void copy(Path path) {
+    /** Puts a path on the clipboard. */
+    public static void copy(Path path) {
         ClipboardContent content = new ClipboardContent();
         content.putString(path.toAbsolutePath().toString());
         Clipboard.getSystemClipboard().setContent(content);
@@ -58,14 +60,14 @@ public final class MessageBar extends HBox {
 
     private void show(Notification message) {
         goes.stop();
-        Parts.showIf(this, message != null);
+        Controls.showIf(this, message != null);
         if (message == null) {
             return;
         }
         text.setText(message.text());
         file = message.file();
-        Parts.showIf(openFolder, file.isPresent());
-        Parts.showIf(copyPath, file.isPresent());
+        Controls.showIf(openFolder, file.isPresent());
+        Controls.showIf(copyPath, file.isPresent());
         boolean failed = message.tone() == Notification.Tone.FAILED;
         pseudoClassStateChanged(FAILED, failed);
         if (!failed) {

@@ -14,7 +14,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.TrackSnapshot;
 
@@ -41,10 +41,10 @@ final class Palette extends StackPane {
         getStyleClass().add("overlay");
         setId("palette");
         query.setId("palette-query");
-        query.setPromptText(Strings.say("palette.prompt"));
+        query.setPromptText(Strings.text("palette.prompt"));
         list.setFocusTraversable(false);
         list.setCellFactory(view -> new EntryCell());
-        VBox box = Parts.styled(new VBox(query, list), "palette");
+        VBox box = Controls.styled(new VBox(query, list), "palette");
         box.setMaxSize(640, 420);
         getChildren().add(box);
         query.textProperty().addListener((property, before, now) -> search(now));
@@ -111,7 +111,7 @@ final class Palette extends StackPane {
             TrackSnapshot track = session.snapshot();
             session.background()
                     .read(
-                            Strings.say("task.search"),
+                            Strings.text("task.search"),
                             progress -> segments(wanted, track),
                             segments -> {
                                 if (search == searches) {
@@ -144,8 +144,8 @@ final class Palette extends StackPane {
 
     private static final class EntryCell extends ListCell<Entry> {
         private final Label words = new Label();
-        private final Label hint = Parts.styled(new Label(), "quiet");
-        private final HBox line = new HBox(8, words, Parts.spacer(), hint);
+        private final Label hint = Controls.styled(new Label(), "quiet");
+        private final HBox line = new HBox(8, words, Controls.spacer(), hint);
 
         EntryCell() {
             setPrefWidth(0);

@@ -11,7 +11,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 
 /** The views in the order of the work, each with the count of what waits there. */
@@ -23,7 +23,7 @@ final class Rail extends VBox {
 
     Rail(LaneSession session, List<ViewDescriptor> views) {
         getStyleClass().add("rail");
-        getChildren().add(Parts.styled(new Label(Strings.say("app.name")), "app-name"));
+        getChildren().add(Controls.styled(new Label(Strings.text("app.name")), "app-name"));
         views.forEach(view -> getChildren().add(entry(view.id(), session)));
         session.viewProperty().addListener((property, before, now) -> choose(now));
         choose(session.viewProperty().get());
@@ -31,13 +31,13 @@ final class Rail extends VBox {
 
     private Button entry(ViewId view, LaneSession session) {
         String id = view.name();
-        Label count = Parts.styled(new Label(), "rail-count");
-        HBox line = new HBox(new Label(Strings.say(view.titleKey())), Parts.spacer(), count);
+        Label count = Controls.styled(new Label(), "rail-count");
+        HBox line = new HBox(new Label(Strings.text(view.titleKey())), Controls.spacer(), count);
         line.setPrefWidth(128);
-        Button button = Parts.styled(new Button(null, line), "rail-entry");
+        Button button = Controls.styled(new Button(null, line), "rail-entry");
         button.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         button.setId("rail-" + id);
-        button.setAccessibleText(Strings.say(view.titleKey()));
+        button.setAccessibleText(Strings.text(view.titleKey()));
         button.setMaxWidth(Double.MAX_VALUE);
         button.setOnAction(event -> session.viewProperty().set(view));
         entries.put(view, button);

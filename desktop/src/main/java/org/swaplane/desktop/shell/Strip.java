@@ -11,16 +11,16 @@ import javafx.util.StringConverter;
 import org.swaplane.desktop.session.Background;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.RunningTask;
-import org.swaplane.desktop.text.Parts;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackCounts;
 
 /** One line on top: lane, languages, progress by words, the running task with cancel, and the way to everything. */
 final class Strip extends HBox {
-    private final Label lane = Parts.styled(new Label(), "strip-lane");
-    private final Label languages = Parts.styled(new Label(), "quiet");
-    private final Label words = Parts.styled(new Label(), "quiet");
+    private final Label lane = Controls.styled(new Label(), "strip-lane");
+    private final Label languages = Controls.styled(new Label(), "quiet");
+    private final Label words = Controls.styled(new Label(), "quiet");
     private final ProgressBar reviewed = new ProgressBar(0);
     private final ComboBox<Track> track = new ComboBox<>();
     private final LaneSession session;
@@ -42,28 +42,29 @@ final class Strip extends HBox {
     Strip(LaneSession session, AppCommand palette, CommandMenu menu) {
         this.session = session;
         getStyleClass().add("strip");
-        List.of(lane, languages, words).forEach(Parts::whole);
+        List.of(lane, languages, words).forEach(Controls::whole);
         reviewed.setMinWidth(24);
         reviewed.setPrefWidth(120);
         reviewed.setId("reviewed-progress");
         track.setId("strip-track");
-        track.setAccessibleText(Strings.say("strip.track"));
+        track.setAccessibleText(Strings.text("strip.track"));
         track.setFocusTraversable(false);
         track.setConverter(new TrackName());
         track.setOnAction(event -> chooseTrack());
-        getChildren().addAll(lane, track, languages, reviewed, words, Parts.spacer(), task(session.background()));
-        Button search = Parts.withKey(Parts.button("open-palette", "strip.palette", palette::run), palette.keyWords());
+        getChildren().addAll(lane, track, languages, reviewed, words, Controls.spacer(), task(session.background()));
+        Button search =
+                Controls.withKey(Controls.button("open-palette", "strip.palette", palette::run), palette.keyWords());
         search.setText(search.getText() + "   " + palette.keyWords());
-        getChildren().addAll(Parts.styled(search, "flat"), menu);
+        getChildren().addAll(Controls.styled(search, "flat"), menu);
         lane.setText(session.lane().name());
     }
 
     private static HBox task(Background background) {
-        Label what = Parts.styled(new Label(), "quiet");
+        Label what = Controls.styled(new Label(), "quiet");
         ProgressBar bar = new ProgressBar();
         bar.setPrefWidth(90);
         background.tasks().addListener((ListChangeListener<RunningTask>) change -> showTasks(background, what, bar));
-        HBox task = Parts.row(what, bar, Parts.button("cancel-task", "strip.cancel", background::cancel));
+        HBox task = Controls.row(what, bar, Controls.button("cancel-task", "strip.cancel", background::cancel));
         task.visibleProperty().bind(background.busyProperty());
         task.managedProperty().bind(task.visibleProperty());
         return task;
@@ -79,7 +80,7 @@ final class Strip extends HBox {
         }
         RunningTask first = background.tasks().get(0);
         int others = background.tasks().size() - 1;
-        what.setText(others == 0 ? first.words() : Strings.say("strip.tasks", first.words(), others));
+        what.setText(others == 0 ? first.words() : Strings.text("strip.tasks", first.words(), others));
         bar.progressProperty().bind(first.shareProperty());
     }
 
@@ -110,7 +111,7 @@ final class Strip extends HBox {
             words.setText("");
             return;
         }
-        languages.setText(Strings.say(
+        languages.setText(Strings.text(
                 "strip.languages",
                 track.summary().sourceLanguage(),
                 track.summary().targetLanguage()));
@@ -118,6 +119,6 @@ final class Strip extends HBox {
         int all = counts.openableWords();
         int done = counts.reviewedWords();
         reviewed.setProgress(all == 0 ? 0 : (double) done / all);
-        words.setText(Strings.say("strip.words", done, all));
+        words.setText(Strings.text("strip.words", done, all));
     }
 }

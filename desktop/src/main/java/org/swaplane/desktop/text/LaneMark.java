@@ -30,6 +30,6 @@ public final class LaneMark extends StackPane {
 
     /** The word for a state. */
     public static String words(State state, boolean locked) {
-        return Strings.say(locked ? "state.locked" : "state." + state.name().toLowerCase(Locale.ROOT));
+        return Strings.text(locked ? "state.locked" : "state." + state.name().toLowerCase(Locale.ROOT));
     }
 }

@@ -26,8 +26,8 @@ public final class LanguageField extends TextField {
         this.last = List.copyOf(last);
         setId(id);
         setPrefColumnCount(16);
-        setPromptText(Strings.say("language.prompt"));
-        setAccessibleText(Strings.say("language.prompt"));
+        setPromptText(Strings.text("language.prompt"));
+        setAccessibleText(Strings.text("language.prompt"));
         found.setId(id + "-found");
         found.setFixedCellSize(ROW);
         found.setFocusTraversable(false);

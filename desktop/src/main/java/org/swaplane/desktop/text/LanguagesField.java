@@ -57,9 +57,9 @@ public final class LanguagesField extends FlowPane {
     private void show() {
         getChildren().clear();
         for (String code : codes) {
-            Button chip = new Button(Strings.say("language.remove", LanguageNames.withCode(code)));
+            Button chip = new Button(Strings.text("language.remove", LanguageNames.withCode(code)));
             chip.getStyleClass().addAll("small", "language-chip");
-            chip.setAccessibleText(Strings.say("language.remove-accessible", LanguageNames.withCode(code)));
+            chip.setAccessibleText(Strings.text("language.remove-accessible", LanguageNames.withCode(code)));
             chip.setOnAction(event -> remove(code));
             getChildren().add(chip);
         }

@@ -38,7 +38,7 @@ public final class Strings {
     }
 
     /** The string for {@code key}; a key that is missing shows as {@code <key>}. */
-    public static String say(String key, Object... arguments) {
+    public static String text(String key, Object... arguments) {
         Language now = language;
         try {
             String pattern = TRANSLATION.apply(now.bundle().getString(key));

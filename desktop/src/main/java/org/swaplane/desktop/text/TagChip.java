@@ -23,7 +23,7 @@ public final class TagChip extends Label {
                 setTooltip(new Tooltip(tag.label().isEmpty() ? tag.code() : tag.label() + "   " + tag.code()));
             }
         });
-        setAccessibleText(Strings.say("tag.accessible." + tag.kind().name().toLowerCase(Locale.ROOT), number));
+        setAccessibleText(Strings.text("tag.accessible." + tag.kind().name().toLowerCase(Locale.ROOT), number));
         setMinSize(USE_PREF_SIZE, USE_PREF_SIZE);
     }
 

@@ -48,7 +48,7 @@ class ExchangeTest {
     }
 
     private Set<Integer> safe() {
-        return session.exchange().returnedProperty().get().reading().sound().stream()
+        return session.exchange().returnedProperty().get().reading().safe().stream()
                 .map(RowChange::number)
                 .collect(Collectors.toSet());
     }

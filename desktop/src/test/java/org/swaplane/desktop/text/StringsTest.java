@@ -19,7 +19,7 @@ import org.swaplane.wording.Wording;
 
 class StringsTest {
     private static final Pattern KEY = Pattern.compile(
-            "(?:say|title|heading)\\(\\s*\"([a-z][\\w.-]*[\\w])\"|(?:button|primary)\\(\\s*\"[\\w-]+\",\\s*\"([a-z][\\w.-]*[\\w])\"");
+            "(?:text|title|heading)\\(\\s*\"([a-z][\\w.-]*[\\w])\"|(?:button|primary)\\(\\s*\"[\\w-]+\",\\s*\"([a-z][\\w.-]*[\\w])\"");
     private static final Pattern COMMAND = Pattern.compile("commands\\.add\\(\\s*\"([\\w-]+)\"");
 
     private static String sources() {
@@ -59,19 +59,19 @@ class StringsTest {
 
     @Test
     void everyCheckHasAName() {
-        assertThat(CheckIds.ALL).allSatisfy(check -> assertThat(Wording.say("check-name." + check))
+        assertThat(CheckIds.ALL).allSatisfy(check -> assertThat(Wording.text("check-name." + check))
                 .isNotBlank()
                 .doesNotStartWith("<"));
     }
 
     @Test
     void aMissingKeyShowsAsItself() {
-        assertThat(Strings.say("no.such.key")).isEqualTo("<no.such.key>");
+        assertThat(Strings.text("no.such.key")).isEqualTo("<no.such.key>");
     }
 
     @Test
     void numbersOfThingsAreSaidInWords() {
-        assertThat(Strings.say("return.take-count", 1)).isEqualTo("Accept 1 change");
-        assertThat(Strings.say("return.take-count", 12)).isEqualTo("Accept 12 changes");
+        assertThat(Strings.text("return.take-count", 1)).isEqualTo("Accept 1 change");
+        assertThat(Strings.text("return.take-count", 12)).isEqualTo("Accept 12 changes");
     }
 }

@@ -11,15 +11,15 @@ import org.swaplane.format.UnitSyntax;
  * @param start where it begins in the page, behind its quotation mark
  * @param quotes the marks around it
  */
-record Tip(int start, int end, String quotes) {
+record LinkTitle(int start, int end, String quotes) {
     private static final Pattern TITLE = Pattern.compile("(?s)\\s(?<open>[\"'(])(?<text>.*)(?<close>[\"')])\\s*$");
 
     /** Where the title stands that ends {@code code}, which begins at {@code at}. */
-    static Optional<Tip> find(String title, String code, int at) {
+    static Optional<LinkTitle> find(String title, String code, int at) {
         Matcher found = TITLE.matcher(code);
         return title == null || title.isEmpty() || !found.find()
                 ? Optional.empty()
-                : Optional.of(new Tip(
+                : Optional.of(new LinkTitle(
                         at + found.start("text"), at + found.end("text"), found.group("open") + found.group("close")));
     }
 

@@ -13,12 +13,12 @@ import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
 
 /** The small parts that every view is put together from, each with its place in the style sheet. */
-public final class Parts {
-    private Parts() {}
+public final class Controls {
+    private Controls() {}
 
     /** Title of a view. */
     public static Label title(String key) {
-        return whole(styled(new Label(Strings.say(key)), "view-title"));
+        return whole(styled(new Label(Strings.text(key)), "view-title"));
     }
 
     /** Never cut off, whatever else has to give way. */
@@ -37,7 +37,7 @@ public final class Parts {
 
     /** Heading within a view. */
     public static Label heading(String key) {
-        return styled(new Label(Strings.say(key)), "heading");
+        return styled(new Label(Strings.text(key)), "heading");
     }
 
     /** A quiet sentence that may wrap. */
@@ -49,7 +49,7 @@ public final class Parts {
 
     /** A button with its words from the bundle and an id for tests and styles. */
     public static Button button(String id, String key, Runnable action) {
-        Button button = new Button(Strings.say(key));
+        Button button = new Button(Strings.text(key));
         button.setId(id);
         button.setOnAction(event -> action.run());
         button.setMinWidth(Region.USE_PREF_SIZE);

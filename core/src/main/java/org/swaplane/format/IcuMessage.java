@@ -20,7 +20,7 @@ import org.swaplane.placeholder.PlaceholderTags;
  * @param content arguments as tags, their codes as they stand in the pattern
  * @param doubled whether every apostrophe is written twice, as Java's own message formats need it
  */
-public record Message(Content content, List<Variant> variants, boolean doubled) {
+public record IcuMessage(Content content, List<Variant> variants, boolean doubled) {
     private static final Pattern COMPLEX =
             Pattern.compile("\\{\\s*[\\p{L}\\d_]+\\s*,\\s*(?:plural|select|selectordinal)\\s*,");
 
@@ -32,14 +32,14 @@ public record Message(Content content, List<Variant> variants, boolean doubled) 
      * @param from where it begins in the code of the tag
      * @param to where it ends there
      */
-    public record Variant(String tag, String name, int from, int to, Message message) {}
+    public record Variant(String tag, String name, int from, int to, IcuMessage message) {}
 
-    public Message {
+    public IcuMessage {
         variants = List.copyOf(variants);
     }
 
     /** The message that a text is; empty when it has no variants, or is broken and thus only text. */
-    public static Optional<Message> of(String text, PlaceholderTags placeholders, boolean doubled) {
+    public static Optional<IcuMessage> of(String text, PlaceholderTags placeholders, boolean doubled) {
         if (!mayHaveVariants(text)) {
             return Optional.empty();
         }
@@ -84,7 +84,7 @@ public record Message(Content content, List<Variant> variants, boolean doubled) 
     /** Walks the parts of a parsed pattern. */
     private record Reader(MessagePattern pattern, PlaceholderTags placeholders, boolean doubled) {
         /** The message that starts at this part. */
-        private Message read(int start) {
+        private IcuMessage read(int start) {
             List<Run> runs = new ArrayList<>();
             List<Variant> variants = new ArrayList<>();
             StringBuilder text = new StringBuilder();
@@ -110,7 +110,7 @@ public record Message(Content content, List<Variant> variants, boolean doubled) 
                 }
             }
             flush(text, runs);
-            return new Message(new Content(runs), variants, doubled);
+            return new IcuMessage(new Content(runs), variants, doubled);
         }
 
         private void flush(StringBuilder text, List<Run> runs) {
