@@ -86,6 +86,7 @@ public final class BoardView implements View {
             refresh();
         });
         totals.setWrapText(false);
+        totals.setMinWidth(0);
         HBox.setHgrow(totals, Priority.ALWAYS);
         table.getSelectionModel().getSelectedItems().addListener((javafx.beans.Observable list) -> selectionChanged());
         chosenLater.setOnFinished(event -> choose());

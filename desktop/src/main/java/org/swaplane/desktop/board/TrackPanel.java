@@ -3,6 +3,7 @@ package org.swaplane.desktop.board;
 import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
@@ -32,10 +33,14 @@ final class TrackPanel extends VBox {
         getStyleClass().addAll("card", "track");
         setId("track-panel");
         foreign = Controls.styled(Controls.button("show-foreign", "foreign.show", this::toggleForeign), "small");
-        Controls.whole(languages).setWrapText(false);
-        Controls.whole(counts).setWrapText(false);
-        name.setMinWidth(0);
-        getChildren().addAll(Controls.row(name, languages, Controls.spacer(), counts, foreign), timeline, blockers);
+        // Where there is little room, the languages give way first, then the counts.
+        languages.setWrapText(false);
+        counts.setWrapText(false);
+        languages.setMinWidth(0);
+        counts.setMinWidth(0);
+        name.setMinWidth(120);
+        HBox.setHgrow(languages, Priority.ALWAYS);
+        getChildren().addAll(Controls.row(name, languages, counts, foreign), timeline, blockers);
     }
 
     void show(BoardModel.Row row) {

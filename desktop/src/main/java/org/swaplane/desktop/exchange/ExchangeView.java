@@ -81,10 +81,16 @@ public final class ExchangeView implements View {
         VBox out = card(
                 Controls.heading("exchange.out"),
                 Controls.quiet(Strings.text("exchange.out.hint")),
-                Controls.row(
-                        Controls.whole(new Label(Strings.text("exchange.person"))), person, Controls.whole(purpose)),
-                Controls.row(Controls.whole(form), send),
+                Controls.row(Controls.whole(new Label(Strings.text("exchange.person"))), person),
+                Controls.row(purpose, form),
+                files,
+                Controls.row(send),
                 away);
+        for (ComboBox<?> box : List.of(purpose, form)) {
+            box.setMaxWidth(Double.MAX_VALUE);
+            HBox.setHgrow(box, Priority.ALWAYS);
+        }
+        HBox.setHgrow(person, Priority.ALWAYS);
         VBox back = card(
                 Controls.heading("exchange.back"),
                 Controls.quiet(Strings.text("exchange.back.hint")),

@@ -20,21 +20,21 @@ final class TripTable extends TableView<Trip> {
         setId("trips");
         setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         setPlaceholder(Controls.quiet(Strings.text("exchange.no-trips")));
-        column("state", 90, TripTable::state);
-        column("person", 120, Trip::person);
-        column("file", 160, trip -> session.lane().track(trip.track()).name());
+        column("state", 92, TripTable::state);
+        column("person", 104, Trip::person);
+        column("file", 150, trip -> session.lane().track(trip.track()).name());
         column(
                 "purpose",
-                90,
+                80,
                 trip -> Strings.text("purpose." + trip.purpose().name().toLowerCase(Locale.ROOT)));
-        column("sent", 130, trip -> Dates.minute(trip.sentAt()));
-        column("back", 130, trip -> trip.back()
+        column("sent", 76, trip -> Dates.day(trip.sentAt()));
+        column("back", 140, trip -> trip.back()
                 .map(back -> Dates.minute(back.at()))
                 .orElse(""));
-        column("changes", 80, trip -> trip.back()
+        column("changes", 104, trip -> trip.back()
                 .map(back -> Strings.text("lanes.number", back.changesTaken()))
                 .orElse(""));
-        column("code", 70, Trip::code);
+        column("code", 72, Trip::code);
     }
 
     private void column(String key, double width, Function<Trip, String> words) {

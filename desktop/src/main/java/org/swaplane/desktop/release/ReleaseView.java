@@ -1,6 +1,7 @@
 package org.swaplane.desktop.release;
 
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -48,6 +49,7 @@ public final class ReleaseView implements View {
         reason.setOnAction(event -> release());
         file.setWrapText(true);
         naming.setId("naming");
+        naming.setAccessibleText(Strings.text("release.naming"));
         naming.setPrefWidth(260);
         naming.setOnAction(
                 event -> session.releasing().setNaming(naming.getText().strip()));
@@ -102,7 +104,8 @@ public final class ReleaseView implements View {
 
     @Override
     public void focus() {
-        (release.isDisabled() ? reason : release).requestFocus();
+        Node where = !release.isDisabled() ? release : override.isVisible() ? reason : node;
+        where.requestFocus();
     }
 
     @Override

@@ -3,6 +3,7 @@ package org.swaplane.desktop.shell;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -21,6 +22,7 @@ import org.swaplane.lane.TrackSnapshot;
 /** Search over everything: all commands, and all segments by their texts. */
 final class Palette extends StackPane {
     private static final int MOST_SEGMENTS = 50;
+    private static final int MOST_FILES = 20;
 
     private final TextField query = new TextField();
     private final ListView<Entry> list = new ListView<>();
@@ -103,6 +105,10 @@ final class Palette extends StackPane {
                 found.add(new Entry(command.words(), command.keyWords(), command::run));
             }
         }
+        if (!wanted.isEmpty()) {
+            segmentNumber(wanted).ifPresent(found::add);
+            found.addAll(files(wanted));
+        }
         list.getItems().setAll(found);
         list.getSelectionModel().selectFirst();
         searches++;
@@ -125,6 +131,29 @@ final class Palette extends StackPane {
         }
     }
 
+    private Optional<Entry> segmentNumber(String wanted) {
+        if (!session.hasSegments() || !wanted.matches("\\d{1,9}")) {
+            return Optional.empty();
+        }
+        int index = Integer.parseInt(wanted) - 1;
+        return index < 0 || index >= session.snapshot().size()
+                ? Optional.empty()
+                : Optional.of(new Entry(Strings.text("palette.segment", wanted), "", () -> go(index)));
+    }
+
+    private List<Entry> files(String wanted) {
+        return session.lane().tracks().stream()
+                .filter(track -> track.name().toLowerCase(Locale.ROOT).contains(wanted))
+                .limit(MOST_FILES)
+                .map(track -> new Entry(track.name(), track.summary().targetLanguage(), () -> session.choose(track)))
+                .toList();
+    }
+
+    private void go(int index) {
+        session.currentProperty().set(index);
+        session.viewProperty().set(ViewId.REVIEW);
+    }
+
     private List<Entry> segments(String wanted, TrackSnapshot track) {
         List<Entry> found = new ArrayList<>();
         for (int i = 0; i < track.size() && found.size() < MOST_SEGMENTS; i++) {
@@ -133,10 +162,7 @@ final class Palette extends StackPane {
             boolean inSource = source.toLowerCase(Locale.ROOT).contains(wanted);
             if (inSource || target.toLowerCase(Locale.ROOT).contains(wanted)) {
                 int index = i;
-                found.add(new Entry(inSource ? source : target, String.valueOf(i + 1), () -> {
-                    session.currentProperty().set(index);
-                    session.viewProperty().set(ViewId.REVIEW);
-                }));
+                found.add(new Entry(inSource ? source : target, String.valueOf(i + 1), () -> go(index)));
             }
         }
         return found;

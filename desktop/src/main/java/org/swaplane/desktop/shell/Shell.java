@@ -8,6 +8,7 @@ import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
@@ -99,6 +100,20 @@ public final class Shell extends StackPane {
         VBox.setVgrow(front.node(), Priority.ALWAYS);
         front.refresh();
         front.focus();
+        Platform.runLater(() -> keepFocusIn(front));
+    }
+
+    /** What was not yet in the window when it was to get the keyboard gets it now; else the first control of the window has it. */
+    private void keepFocusIn(View front) {
+        Node owner = getScene() == null ? null : getScene().getFocusOwner();
+        for (Node each = owner; each != null; each = each.getParent()) {
+            if (each == front.node() || each == palette || each == keys) {
+                return;
+            }
+        }
+        if (front.node().getScene() != null) {
+            front.focus();
+        }
     }
 
     private void refresh() {

@@ -5,7 +5,10 @@ import java.util.Iterator;
 import java.util.List;
 import javafx.geometry.NodeOrientation;
 import javafx.scene.Node;
+import javafx.scene.shape.LineTo;
+import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
+import javafx.scene.shape.PathElement;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextFlow;
 import org.swaplane.compare.Span;
@@ -22,6 +25,7 @@ public final class ContentFlow extends TextFlow {
     /** Drawn behind the text and no part of it, so that marks leave its order alone where two directions mix. */
     private final Path marks = new Path();
 
+    private final Path lines = new Path();
     private final Path hits = new Path();
     private List<Span> marked = List.of();
     private List<Span> hit = List.of();
@@ -30,6 +34,8 @@ public final class ContentFlow extends TextFlow {
         getStyleClass().add("content");
         marks.getStyleClass().add("marked");
         marks.setManaged(false);
+        lines.getStyleClass().add("marked-line");
+        lines.setManaged(false);
         hits.getStyleClass().add("search-hit");
         hits.setManaged(false);
         LineShapes.follow(this);
@@ -84,9 +90,10 @@ public final class ContentFlow extends TextFlow {
     private void show(List<Node> nodes, List<Span> spans, List<Span> searched) {
         marked = spans;
         hit = searched;
-        List<Node> all = new ArrayList<>(nodes.size() + 2);
+        List<Node> all = new ArrayList<>(nodes.size() + 3);
         all.add(hits);
         all.add(marks);
+        all.add(lines);
         all.addAll(nodes);
         getChildren().setAll(all);
     }
@@ -96,6 +103,34 @@ public final class ContentFlow extends TextFlow {
         super.layoutChildren();
         draw(marks, marked);
         draw(hits, hit);
+        underline();
+    }
+
+    /** Below every mark a line, for those who do not see its colour. */
+    private void underline() {
+        lines.getElements().clear();
+        double left = 0;
+        double right = 0;
+        double bottom = 0;
+        for (PathElement element : marks.getElements()) {
+            if (element instanceof MoveTo move) {
+                line(left, right, bottom);
+                left = move.getX();
+                right = move.getX();
+                bottom = move.getY();
+            } else if (element instanceof LineTo to) {
+                left = Math.min(left, to.getX());
+                right = Math.max(right, to.getX());
+                bottom = Math.max(bottom, to.getY());
+            }
+        }
+        line(left, right, bottom);
+    }
+
+    private void line(double left, double right, double bottom) {
+        if (right > left) {
+            lines.getElements().addAll(new MoveTo(left, bottom), new LineTo(right, bottom));
+        }
     }
 
     private void draw(Path path, List<Span> spans) {

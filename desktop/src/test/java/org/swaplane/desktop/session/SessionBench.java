@@ -12,18 +12,18 @@ import org.swaplane.demo.DemoLane;
 import org.swaplane.lane.Lane;
 
 /** A session without a window: a thread of its own stands for the window's. */
-final class SessionBench implements AutoCloseable {
+public final class SessionBench implements AutoCloseable {
     private static final long PATIENCE_MILLIS = 20_000;
 
     private final ExecutorService window = Executors.newSingleThreadExecutor(work -> new Thread(work, "window"));
-    final LaneSession session;
+    public final LaneSession session;
 
-    SessionBench(Lane lane) {
+    public SessionBench(Lane lane) {
         session = on(() -> new LaneSession(lane, PersonSettings.none(), this::later));
     }
 
     /** Over a new demo lane; its first track is read and checked. */
-    static SessionBench ofDemo(Path folder) {
+    public static SessionBench ofDemo(Path folder) {
         try {
             SessionBench bench = new SessionBench(DemoLane.create(folder, Clock.systemUTC()));
             bench.until(() -> bench.session.checking().isMade());
@@ -41,7 +41,7 @@ final class SessionBench implements AutoCloseable {
     }
 
     /** Does something on the window's thread. */
-    <T> T on(Callable<T> work) {
+    public <T> T on(Callable<T> work) {
         try {
             return window.submit(work).get();
         } catch (InterruptedException e) {
@@ -52,12 +52,12 @@ final class SessionBench implements AutoCloseable {
         }
     }
 
-    void run(Runnable work) {
+    public void run(Runnable work) {
         on(Executors.callable(work));
     }
 
     /** Waits until it is so, as the window sees it. */
-    void until(Callable<Boolean> condition) {
+    public void until(Callable<Boolean> condition) {
         long end = System.currentTimeMillis() + PATIENCE_MILLIS;
         while (!on(condition)) {
             if (System.currentTimeMillis() > end) {
@@ -68,14 +68,14 @@ final class SessionBench implements AutoCloseable {
     }
 
     /** Until everything that was done is on disk, looked at, and nothing runs any more. */
-    void settle() {
+    public void settle() {
         until(() -> session.editing().isSaved()
                 && !session.background().busyProperty().get());
         session.checking().settle();
         run(() -> {});
     }
 
-    String message() {
+    public String message() {
         return on(() -> session.messageProperty().get() == null
                 ? ""
                 : session.messageProperty().get().text());
