@@ -29,6 +29,8 @@ import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Controls;
+import org.swaplane.desktop.text.LanguageField;
+import org.swaplane.desktop.text.LanguageNames;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.Track;
 
@@ -53,6 +55,7 @@ public final class BoardView implements View {
     private final Label empty = Controls.styled(Controls.quiet(Strings.text("board.drop")), "empty");
     private final Label selected = Controls.whole(new Label());
     private final DatePicker due = new DatePicker();
+    private final LanguageField language;
     private final HBox bulk;
     private final CommandMenu menu = new CommandMenu();
     private final IntakePanel intake;
@@ -91,6 +94,7 @@ public final class BoardView implements View {
         table.getSelectionModel().getSelectedItems().addListener((javafx.beans.Observable list) -> selectionChanged());
         chosenLater.setOnFinished(event -> choose());
         List.of(table, intake).forEach(each -> VBox.setVgrow(each, Priority.ALWAYS));
+        language = new LanguageField("board-language", session.person().lastLanguages());
         bulk = bulk();
         HBox bar = Controls.row(Controls.title("view.board"), filter, group, totals, choose, menu);
         node = Controls.styled(new VBox(bar, empty, intake, table, bulk, panel), "view");
@@ -100,6 +104,10 @@ public final class BoardView implements View {
 
     /** What can be done with all that are selected. */
     private HBox bulk() {
+        language.setPrefColumnCount(12);
+        language.setPromptText(Strings.text("board.add-language"));
+        language.setAccessibleText(Strings.text("board.add-language"));
+        language.onChosen(this::addLanguage);
         due.setId("board-due");
         due.setPromptText(Strings.text("board.due"));
         due.setAccessibleText(Strings.text("board.due"));
@@ -113,9 +121,17 @@ public final class BoardView implements View {
                 Controls.button("bulk-release", "board.bulk.release", () -> session.releasing()
                         .releaseAll(tracks())),
                 due,
+                language,
                 Controls.spacer(),
                 Controls.button("bulk-remove", "board.bulk.remove", () -> session.removal()
                         .remove(tracks())));
+    }
+
+    private void addLanguage(String code) {
+        if (LanguageNames.codes().contains(code) && !tracks().isEmpty()) {
+            language.setCode("");
+            session.intakes().addLanguage(tracks(), code);
+        }
     }
 
     private List<Track> tracks() {

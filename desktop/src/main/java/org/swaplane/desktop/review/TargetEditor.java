@@ -63,7 +63,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
         setId("target-editor");
         setWrapText(true);
         plainTextChanges().subscribe(change -> restyle());
-        totalHeightEstimateProperty().values().subscribe(this::growTo);
+        totalHeightEstimateProperty().values().subscribe(height -> growToText());
         setAccessibleText(Strings.text("review.editor"));
         // Tab goes on to what comes next in the window; a tab character is put in by the list of special characters.
         Nodes.addInputMap(this, InputMap.ignore(EventPattern.keyPressed(KeyCode.TAB)));
@@ -90,12 +90,15 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
         paragraphDirection = rightToLeft ? RIGHT_TO_LEFT : "";
     }
 
-    /** As high as its text, however its lines wrap. */
-    private void growTo(Double height) {
-        double wanted = Math.max(LEAST_HEIGHT, (height == null ? 0 : height) + PADDING);
-        if (Math.abs(wanted - getPrefHeight()) > 1) {
-            Platform.runLater(() -> setPrefHeight(wanted));
-        }
+    /** As high as its text, however its lines wrap; while it is laid out anew the height is passing through others. */
+    private void growToText() {
+        Platform.runLater(() -> {
+            Double height = totalHeightEstimateProperty().getValue();
+            double wanted = Math.max(LEAST_HEIGHT, (height == null ? 0 : height) + PADDING);
+            if (Math.abs(wanted - getPrefHeight()) > 1) {
+                setPrefHeight(wanted);
+            }
+        });
     }
 
     private static Node node(StyledSegment<Either<String, Optional<Chip>>, String> segment) {

@@ -165,6 +165,49 @@ public final class Intakes {
         return refused;
     }
 
+    /** Makes tracks of the files of these in one more language, read as they are; what cannot be is said. */
+    public void addLanguage(List<Track> tracks, String language) {
+        session.background()
+                .run(
+                        Strings.text("task.add-language", language),
+                        progress -> inLanguage(tracks, language, progress),
+                        refused -> {
+                            int added = tracks.size() - refused.size();
+                            if (refused.isEmpty()) {
+                                session.notify(Notification.Tone.DONE, Strings.text("board.language-added", added));
+                            } else {
+                                session.notify(Notification.Tone.FAILED, String.join("\n", refused));
+                            }
+                        });
+    }
+
+    private List<String> inLanguage(List<Track> tracks, String language, Progress progress) throws IOException {
+        List<String> refused = new ArrayList<>();
+        for (Track track : tracks) {
+            progress.checkCancelled();
+            try {
+                if (!track.now(progress).isDocument()) {
+                    throw new CannotProceedException(
+                            track.name(),
+                            "a bilingual file has its target language in it",
+                            "ask the client for a file in the other language");
+                }
+                FileOptions options = lane().trackStore()
+                        .options(track)
+                        .inLanguages(track.summary().sourceLanguage(), language);
+                lane().trackStore()
+                        .takeIn(
+                                lane().trackStore().original(track),
+                                track.plan().folder(),
+                                options,
+                                progress);
+            } catch (CannotProceedException e) {
+                refused.add(e.getMessage());
+            }
+        }
+        return refused;
+    }
+
     private void takeInTrack(Arrival arrival, Progress progress) throws IOException {
         if (arrival.readSo()) {
             lane().trackStore()

@@ -100,7 +100,9 @@ public final class Shell extends StackPane {
         VBox.setVgrow(front.node(), Priority.ALWAYS);
         front.refresh();
         front.focus();
-        Platform.runLater(() -> keepFocusIn(front));
+        PauseTransition drawn = new PauseTransition(Duration.millis(80));
+        drawn.setOnFinished(event -> keepFocusIn(front));
+        drawn.play();
     }
 
     /** What was not yet in the window when it was to get the keyboard gets it now; else the first control of the window has it. */
@@ -111,7 +113,7 @@ public final class Shell extends StackPane {
                 return;
             }
         }
-        if (front.node().getScene() != null) {
+        if (front.node().getScene() != null && views.get(session.viewProperty().get()) == front) {
             front.focus();
         }
     }

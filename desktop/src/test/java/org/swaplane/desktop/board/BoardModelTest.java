@@ -136,6 +136,17 @@ class BoardModelTest {
     }
 
     @Test
+    void documentsGetOneMoreLanguageAndBilingualFilesSayWhyNot() {
+        Track bilingual = bench.session.lane().tracks().get(0);
+
+        bench.run(() -> bench.session.intakes().addLanguage(List.of(german, bilingual), "es-ES"));
+        bench.until(() -> !bench.session.background().busyProperty().get());
+
+        assertThat(listed("es-ES")).containsExactly("page.html es-ES");
+        assertThat(bench.message()).contains(bilingual.name());
+    }
+
+    @Test
     void theFirstStepIsTheDryRun() {
         assertThat(row(german).next()).isEqualTo(ViewId.DRY_RUN);
     }

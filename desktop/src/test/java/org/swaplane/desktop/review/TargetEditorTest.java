@@ -11,6 +11,7 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
@@ -91,6 +92,19 @@ class TargetEditorTest extends ApplicationTest {
         });
 
         assertThat(written()).isEqualTo("Kai⟦2/⟧ drei");
+    }
+
+    @Test
+    void itStaysAsHighAsItsTextWhenPartsAreMarked() {
+        load("Die Überfahrt dauert 55 Minuten, im Winter auch 1 Stunde und 10 Minuten und manchmal noch länger");
+        WaitForAsyncUtils.waitForFxEvents();
+        double height = editor.getPrefHeight();
+
+        interact(() -> editor.mark(List.of(new Span(4, 13))));
+        WaitForAsyncUtils.waitForFxEvents();
+        sleep(200);
+
+        assertThat(editor.getPrefHeight()).isEqualTo(height).isGreaterThan(40);
     }
 
     @Test
