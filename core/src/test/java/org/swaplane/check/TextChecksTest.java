@@ -119,6 +119,7 @@ class TextChecksTest {
             en de | {n, plural, one {# pier} other {# piers}} | {n, plural, one {# Kai} other {# Kais}              | message-syntax
             en de | {n, plural, one {# pier} other {# piers}} | {m, plural, one {# Kai} other {# Kais}}             | message-syntax message-syntax
             en pl | {n, plural, one {# pier} other {# piers}} | {n, plural, one {# molo} other {# mola}}             | message-syntax
+            en de | {n, plural, =0 {no pier} other {piers}}   | {n, plural, =0 {kein Kai} other {Kais}}             |
             en de | {g, select, a {Boat} other {Ship}}        | {g, select, b {Boot} other {Schiff}}                | message-syntax
             en de | {n, plural, one {# pier} other {# piers}} | {n, plural, one {# Kai} other {# Kais}}             |
             en ja | {n, plural, one {# pier} other {# piers}} | {n, plural, other {桟橋 # つ}}                       |

@@ -47,11 +47,11 @@ final class AdHocCheckWindow {
                             FormatRegistry.ofInstalled(),
                             Clock.systemDefaultZone());
                 },
-                lane -> new AdHocCheckWindow(new LaneSession(lane), lane.folder()).show(files, opener, person));
+                lane -> new AdHocCheckWindow(new LaneSession(lane, person), lane.folder()).show(files, opener));
     }
 
-    private void show(List<Path> files, FileOpener opener, PersonSettings person) {
-        stage.setScene(Window.adHoc(session, new DialogPicker(stage, person), opener, person));
+    private void show(List<Path> files, FileOpener opener) {
+        stage.setScene(Window.adHoc(session, new DialogPicker(stage, session.person()), opener));
         stage.setTitle(Strings.text("app.title", session.lane().name()));
         WindowPlace.fresh(stage);
         stage.setOnCloseRequest(this::closing);

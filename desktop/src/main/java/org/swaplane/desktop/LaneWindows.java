@@ -111,8 +111,7 @@ final class LaneWindows {
         Path folder = lane.folder().toAbsolutePath().normalize();
         LaneSession session = new LaneSession(lane, person);
         UncaughtFailures.goTo(session::failed);
-        Scene scene =
-                Window.scene(session, new DialogPicker(stage, person), opener, person, Optional.of(this::showLanes));
+        Scene scene = Window.scene(session, new DialogPicker(stage, person), opener, Optional.of(this::showLanes));
         stage.setTitle(Strings.text("app.title", lane.name()));
         stage.setScene(scene);
         WindowPlace.remembered(stage);

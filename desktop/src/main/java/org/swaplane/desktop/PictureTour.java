@@ -9,7 +9,6 @@ import java.time.ZoneOffset;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
@@ -50,9 +49,9 @@ public final class PictureTour extends Application {
     public void start(Stage stage) throws IOException {
         folder = Files.createTempDirectory("swaplane-pictures");
         Files.createDirectories(pictures);
-        session = new LaneSession(DemoLane.createWithReturnedCopy(folder, DAY));
+        session = new LaneSession(DemoLane.createWithReturnedCopy(folder, DAY), person);
         DemoLane.writeDocuments(folder.resolve("inbox"));
-        scene = Window.scene(session, List::of, file -> {}, person, Optional.empty());
+        scene = Window.scene(session, List::of, file -> {});
         window = scene;
         stage.setScene(scene);
         stage.show();

@@ -22,9 +22,9 @@ import org.swaplane.desktop.theme.Theme;
 public final class Window {
     private Window() {}
 
-    /** The window of a lane, for a person of whom nothing is known. */
+    /** The window of a lane, in a program that has no window of all lanes. */
     public static Scene scene(LaneSession session, FilePicker picker, FileOpener opener) {
-        return scene(session, picker, opener, PersonSettings.none(), Optional.empty());
+        return scene(session, picker, opener, Optional.empty());
     }
 
     /**
@@ -32,23 +32,19 @@ public final class Window {
      *
      * @param lanes shows all lanes of the person, where there is such a window
      */
-    static Scene scene(
-            LaneSession session,
-            FilePicker picker,
-            FileOpener opener,
-            PersonSettings person,
-            Optional<Runnable> lanes) {
-        Consumer<List<Path>> apart = files -> AdHocCheckWindow.open(files, opener, person, session.background());
-        return scene(session, new ViewContext(session, picker, opener, Optional.of(apart)), person, lanes);
+    static Scene scene(LaneSession session, FilePicker picker, FileOpener opener, Optional<Runnable> lanes) {
+        Consumer<List<Path>> apart =
+                files -> AdHocCheckWindow.open(files, opener, session.person(), session.background());
+        return scene(session, new ViewContext(session, picker, opener, Optional.of(apart)), lanes);
     }
 
     /** A window for files that belong to no lane. */
-    static Scene adHoc(LaneSession session, FilePicker picker, FileOpener opener, PersonSettings person) {
-        return scene(session, new ViewContext(session, picker, opener, Optional.empty()), person, Optional.empty());
+    static Scene adHoc(LaneSession session, FilePicker picker, FileOpener opener) {
+        return scene(session, new ViewContext(session, picker, opener, Optional.empty()), Optional.empty());
     }
 
-    private static Scene scene(
-            LaneSession session, ViewContext context, PersonSettings person, Optional<Runnable> lanes) {
+    private static Scene scene(LaneSession session, ViewContext context, Optional<Runnable> lanes) {
+        PersonSettings person = session.person();
         Commands commands = new Commands(person);
         Scene scene = new Scene(new StackPane(), 1280, 800);
         new Theme(scene, person);

@@ -90,4 +90,20 @@ class InterfaceTest extends LaneWindow {
                 .filter(key -> !key.equals(Strings.text("keys.none")))
                 .toList();
     }
+
+    @Test
+    void aKeyIsChangedByPressingItUnlessItBelongsToAnother() {
+        push(KeyCode.F1);
+
+        change("lock", KeyCode.T);
+        assertThat(lookup("#keys-said").queryLabeled().getText()).contains("is not free");
+        change("lock", KeyCode.O);
+        assertThat(lookup("#keys-lock").queryButton().getText()).contains("Alt+O");
+        assertThat(session.person().keys("lock")).contains("Alt+O");
+    }
+
+    private void change(String command, KeyCode code) {
+        interact(() -> lookup("#keys-" + command).queryButton().fire());
+        push(KeyCode.ALT, code);
+    }
 }

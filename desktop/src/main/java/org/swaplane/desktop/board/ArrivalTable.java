@@ -6,15 +6,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.function.Function;
-import javafx.beans.property.ReadOnlyObjectWrapper;
+import java.util.function.ToIntFunction;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.text.WordsColumn;
 import org.swaplane.document.Counts;
 import org.swaplane.intake.Arrival;
 
@@ -39,8 +39,8 @@ final class ArrivalTable extends TableView<Arrival> {
         column("folder", 130, Arrival::folder);
         column("kind", 100, arrival -> words(arrival.role()));
         column("languages", 120, ArrivalTable::languages);
-        column("segments", 80, arrival -> number(arrival, Counts::segments));
-        column("words", 80, arrival -> number(arrival, Counts::words));
+        number("segments", 80, Counts::segments);
+        number("words", 80, Counts::words);
         column("note", 220, ArrivalTable::note);
         setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.SPACE) {
@@ -51,20 +51,23 @@ final class ArrivalTable extends TableView<Arrival> {
     }
 
     private TableColumn<Arrival, Arrival> column(String key, double width, Function<Arrival, String> words) {
-        TableColumn<Arrival, Arrival> column = new TableColumn<>(Strings.text("intake.column." + key));
-        column.setPrefWidth(width);
-        column.setMinWidth(40);
-        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
-        column.setCellFactory(any -> new WordsCell(words));
-        boolean numeric = key.equals("segments") || key.equals("words");
-        column.setComparator(
-                numeric
-                        ? Comparator.comparingInt(arrival -> arrival.counts()
-                                .map(counts -> key.equals("words") ? counts.words() : counts.segments())
-                                .orElse(-1))
-                        : Comparator.comparing(words));
+        TableColumn<Arrival, Arrival> column = new WordsColumn<>("intake.column." + key, width, words);
         getColumns().add(column);
         return column;
+    }
+
+    /** Numbers stand in the order of their size; files without any come first. */
+    private void number(String key, double width, ToIntFunction<Counts> of) {
+        getColumns()
+                .add(new WordsColumn<>(
+                        "intake.column." + key,
+                        width,
+                        arrival -> arrival.counts()
+                                .map(counts -> Strings.text("lanes.number", of.applyAsInt(counts)))
+                                .orElse(""),
+                        Comparator.comparingInt(arrival -> arrival.counts()
+                                .map(counts -> of.applyAsInt(counts))
+                                .orElse(-1))));
     }
 
     static String words(Arrival.Role role) {
@@ -78,12 +81,6 @@ final class ArrivalTable extends TableView<Arrival> {
                         arrival.document().sourceLanguage(),
                         arrival.document().targetLanguage())
                 : "";
-    }
-
-    private static String number(Arrival arrival, Function<Counts, Integer> of) {
-        return arrival.counts()
-                .map(counts -> Strings.text("lanes.number", of.apply(counts)))
-                .orElse("");
     }
 
     private static String note(Arrival arrival) {
@@ -115,26 +112,6 @@ final class ArrivalTable extends TableView<Arrival> {
     /** The selected ones, in the order of the table. */
     Set<Arrival> selected() {
         return new LinkedHashSet<>(getSelectionModel().getSelectedItems());
-    }
-
-    private static final class WordsCell extends TableCell<Arrival, Arrival> {
-        private final Function<Arrival, String> words;
-
-        private WordsCell(Function<Arrival, String> words) {
-            this.words = words;
-            setOnMouseEntered(event -> {
-                if (getText() != null && !getText().isEmpty()) {
-                    setTooltip(new Tooltip(getText()));
-                }
-            });
-        }
-
-        @Override
-        protected void updateItem(Arrival arrival, boolean empty) {
-            super.updateItem(arrival, empty);
-            setTooltip(null);
-            setText(empty || arrival == null ? null : words.apply(arrival));
-        }
     }
 
     private final class AddCell extends TableCell<Arrival, Arrival> {

@@ -44,8 +44,12 @@ final class BoardModel {
         REVIEWED
     }
 
-    /** A track with its trips. */
-    record Row(Track track, List<Trip> trips, Progress progress, ViewId next) {
+    /**
+     * A track with its trips.
+     *
+     * @param findings that are open; negative where it was not checked
+     */
+    record Row(Track track, List<Trip> trips, Progress progress, ViewId next, long findings) {
         /** Who has copies of it now. */
         List<Trip> away() {
             return trips.stream().filter(Trip::isAway).toList();
@@ -147,7 +151,8 @@ final class BoardModel {
     }
 
     private Row row(Track track, List<Trip> trips) {
-        return new Row(track, trips, progress(track, trips), next(track, trips));
+        long findings = session.checking().count(track);
+        return new Row(track, trips, progress(track, trips), next(track, trips), findings);
     }
 
     private Progress progress(Track track, List<Trip> trips) {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -16,7 +17,6 @@ import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TreeItem;
 import javafx.scene.control.TreeTableCell;
@@ -28,6 +28,7 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.LanguageNames;
+import org.swaplane.desktop.text.ReviewedWords;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackPlan;
@@ -59,21 +60,28 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
         getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         setColumnResizePolicy(TreeTableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         TreeTableColumn<Entry, Entry> file =
-                column("file", 250, FileCell::new, row -> row.track().name());
+                column("file", 230, FileCell::new, row -> row.track().name());
         setTreeColumn(file);
         getColumns().add(file);
         getColumns().add(column("language", 86, LanguageCell::new, row -> row.track()
                 .summary()
                 .targetLanguage()));
-        getColumns().add(column("timeline", 190, TimelineCell::new, row -> row.progress()
+        getColumns().add(column("timeline", 170, TimelineCell::new, row -> row.progress()
                 .name()));
-        getColumns().add(column("with", 150, WithCell::new, BoardTable::with));
-        getColumns().add(column("due", 90, DueCell::new, row -> row.track()
+        getColumns().add(column("with", 130, WithCell::new, BoardTable::with));
+        getColumns().add(column("due", 80, DueCell::new, row -> row.track()
                 .plan()
                 .due()
                 .map(LocalDate::toString)
                 .orElse("9")));
-        getColumns().add(column("words", 120, WordsCell::new, row -> String.format("%010.8f", row.done())));
+        getColumns()
+                .add(column(
+                        "findings",
+                        80,
+                        FindingsCell::new,
+                        row -> String.format(Locale.ROOT, "%09d", Math.max(0, row.findings()))));
+        getColumns()
+                .add(column("words", 120, WordsCell::new, row -> String.format(Locale.ROOT, "%010.8f", row.done())));
         getColumns().add(column("next", 150, NextCell::new, row -> row.next().name()));
         setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.ENTER) {
@@ -303,23 +311,26 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
         }
     }
 
-    private static final class WordsCell extends RowCell {
-        private final ProgressBar bar = new ProgressBar();
-        private final Label words = Controls.styled(new Label(), "caption");
-        private final VBox both = Controls.styled(new VBox(words, bar), "board-file");
-
-        private WordsCell() {
-            bar.setMaxWidth(Double.MAX_VALUE);
-        }
+    /** How much was found where it was checked; nothing where it was not. */
+    private static final class FindingsCell extends RowCell {
+        private final Label count = new Label();
 
         @Override
         Node draw(BoardModel.Row row) {
-            words.setText(Strings.text(
-                    "board.words",
+            count.setText(row.findings() < 0 ? "" : Strings.text("lanes.number", row.findings()));
+            return count;
+        }
+    }
+
+    private static final class WordsCell extends RowCell {
+        private final ReviewedWords words = new ReviewedWords();
+
+        @Override
+        Node draw(BoardModel.Row row) {
+            words.show(
                     row.track().summary().counts().reviewedWords(),
-                    row.track().summary().counts().openableWords()));
-            bar.setProgress(row.done());
-            return both;
+                    row.track().summary().counts().openableWords());
+            return words;
         }
     }
 

@@ -3,6 +3,7 @@ package org.swaplane.desktop.checks;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
@@ -266,8 +267,10 @@ public final class ChecksView implements View {
         findings.setPlaceholder(session.checking().isMade() ? none : unchecked);
         aside.getItems().setAll(session.checking().setAside());
         int at = Math.max(0, findings.getSelectionModel().getSelectedIndex());
-        List<Finding> shown =
-                session.checking().open().stream().filter(group.holds()).toList();
+        List<Finding> shown = session.checking().open().stream()
+                .filter(group.holds())
+                .sorted(Comparator.comparing(Finding::severity))
+                .toList();
         if (!shown.equals(findings.getItems())) {
             findings.getItems().setAll(shown);
             findings.getSelectionModel().select(Math.min(at, shown.size() - 1));

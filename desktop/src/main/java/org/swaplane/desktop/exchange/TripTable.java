@@ -1,21 +1,23 @@
 package org.swaplane.desktop.exchange;
 
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Function;
-import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.scene.control.TableCell;
-import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.text.WordsColumn;
 import org.swaplane.lane.Trip;
 
 /** All trips of the lane, the newest first: who has what, since when, and what came back. */
 final class TripTable extends TableView<Trip> {
+    private static final double DAY = 86;
+
     TripTable(LaneSession session) {
         setId("trips");
         setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
@@ -27,10 +29,8 @@ final class TripTable extends TableView<Trip> {
                 "purpose",
                 80,
                 trip -> Strings.text("purpose." + trip.purpose().name().toLowerCase(Locale.ROOT)));
-        column("sent", 76, trip -> Dates.day(trip.sentAt()));
-        column("back", 140, trip -> trip.back()
-                .map(back -> Dates.minute(back.at()))
-                .orElse(""));
+        day("sent", trip -> Optional.of(trip.sentAt()));
+        day("back", trip -> trip.back().map(Trip.Back::at));
         column("changes", 104, trip -> trip.back()
                 .map(back -> Strings.text("lanes.number", back.changesTaken()))
                 .orElse(""));
@@ -38,19 +38,17 @@ final class TripTable extends TableView<Trip> {
     }
 
     private void column(String key, double width, Function<Trip, String> words) {
-        TableColumn<Trip, Trip> column = new TableColumn<>(Strings.text("trip.column." + key));
-        column.setPrefWidth(width);
-        column.setMinWidth(40);
-        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
-        column.setCellFactory(any -> new WordsCell(words));
-        boolean dated = key.equals("sent") || key.equals("back");
-        column.setComparator(
-                dated
-                        ? Comparator.comparing(trip -> key.equals("sent")
-                                ? trip.sentAt().toString()
-                                : trip.back().map(back -> back.at().toString()).orElse(""))
-                        : Comparator.comparing(words));
-        getColumns().add(column);
+        getColumns().add(new WordsColumn<>("trip.column." + key, width, words));
+    }
+
+    /** Days stand in the order of time. */
+    private void day(String key, Function<Trip, Optional<Instant>> at) {
+        getColumns()
+                .add(new WordsColumn<>(
+                        "trip.column." + key,
+                        DAY,
+                        trip -> at.apply(trip).map(Dates::day).orElse(""),
+                        Comparator.comparing(trip -> at.apply(trip).orElse(Instant.MAX))));
     }
 
     private static String state(Trip trip) {
@@ -69,20 +67,6 @@ final class TripTable extends TableView<Trip> {
                     .filter(trip -> selected != null && trip.code().equals(selected.code()))
                     .findFirst()
                     .ifPresent(getSelectionModel()::select);
-        }
-    }
-
-    private static final class WordsCell extends TableCell<Trip, Trip> {
-        private final Function<Trip, String> words;
-
-        private WordsCell(Function<Trip, String> words) {
-            this.words = words;
-        }
-
-        @Override
-        protected void updateItem(Trip trip, boolean empty) {
-            super.updateItem(trip, empty);
-            setText(empty || trip == null ? null : words.apply(trip));
         }
     }
 }

@@ -2,11 +2,10 @@ package org.swaplane.desktop.lanes;
 
 import java.nio.file.Path;
 import java.time.ZoneId;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.Function;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -14,7 +13,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
@@ -29,7 +27,9 @@ import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.shell.MessageBar;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
+import org.swaplane.desktop.text.ReviewedWords;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.text.WordsColumn;
 import org.swaplane.lane.LaneOverview;
 
 /** All lanes of the person as a table; beside it the form of a new one, or the person's settings. */
@@ -79,14 +79,14 @@ public final class LanesView extends StackPane {
         table.setFixedCellSize(ROW_HEIGHT);
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         table.setPlaceholder(Controls.quiet(Strings.text("lanes.empty")));
-        column("name", 260, NameCell::new, LanesModel.Row::name);
-        column("languages", 150, () -> new TextCell(LanesView::languages), LanesView::languages);
-        column("due", 90, () -> new TextCell(LanesView::due), LanesView::due);
-        column("files", 60, () -> new TextCell(row -> number(row, LaneOverview::files)), row -> "");
-        column("words", 140, WordsCell::new, row -> "");
-        column("waits", 160, () -> new TextCell(LanesView::waits), LanesView::waits);
-        column("opened", 130, () -> new TextCell(row -> Dates.minute(row.openedAt())), row -> row.openedAt()
-                .toString());
+        column("name", 260, LanesModel.Row::name).setCellFactory(any -> new NameCell());
+        column("languages", 150, LanesView::languages);
+        column("due", 90, LanesView::due);
+        column("files", 60, row -> number(row, LaneOverview::files));
+        column("words", 140, row -> number(row, lane -> (int) lane.words())).setCellFactory(any -> new WordsCell());
+        column("waits", 160, LanesView::waits);
+        column("opened", 130, row -> Dates.minute(row.openedAt()))
+                .setComparator(Comparator.comparing(LanesModel.Row::openedAt));
         table.setOnMouseClicked(event -> {
             if (event.getClickCount() == 2) {
                 openSelected();
@@ -161,18 +161,11 @@ public final class LanesView extends StackPane {
         (model.person().lanes().isEmpty() ? fresh : table).requestFocus();
     }
 
-    private void column(
-            String key,
-            double width,
-            Supplier<TableCell<LanesModel.Row, LanesModel.Row>> cell,
-            Function<LanesModel.Row, String> order) {
-        TableColumn<LanesModel.Row, LanesModel.Row> column = new TableColumn<>(Strings.text("lanes.column." + key));
-        column.setPrefWidth(width);
-        column.setMinWidth(50);
-        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
-        column.setCellFactory(any -> cell.get());
-        column.setComparator(java.util.Comparator.comparing(order));
+    private TableColumn<LanesModel.Row, LanesModel.Row> column(
+            String key, double width, Function<LanesModel.Row, String> words) {
+        TableColumn<LanesModel.Row, LanesModel.Row> column = new WordsColumn<>("lanes.column." + key, width, words);
         table.getColumns().add(column);
+        return column;
     }
 
     private static String languages(LanesModel.Row row) {
@@ -207,20 +200,6 @@ public final class LanesView extends StackPane {
                 .orElse(row.problem());
     }
 
-    private static final class TextCell extends TableCell<LanesModel.Row, LanesModel.Row> {
-        private final Function<LanesModel.Row, String> words;
-
-        private TextCell(Function<LanesModel.Row, String> words) {
-            this.words = words;
-        }
-
-        @Override
-        protected void updateItem(LanesModel.Row row, boolean empty) {
-            super.updateItem(row, empty);
-            setText(empty || row == null ? null : words.apply(row));
-        }
-    }
-
     private static final class NameCell extends TableCell<LanesModel.Row, LanesModel.Row> {
         private final Label name = Controls.styled(new Label(), "board-name");
         private final Label client = Controls.styled(new Label(), "caption");
@@ -241,23 +220,16 @@ public final class LanesView extends StackPane {
     }
 
     private static final class WordsCell extends TableCell<LanesModel.Row, LanesModel.Row> {
-        private final ProgressBar bar = new ProgressBar();
-        private final Label words = Controls.styled(new Label(), "caption");
-        private final VBox both = Controls.styled(new VBox(words, bar), "board-file");
-
-        private WordsCell() {
-            bar.setMaxWidth(Double.MAX_VALUE);
-        }
+        private final ReviewedWords words = new ReviewedWords();
 
         @Override
         protected void updateItem(LanesModel.Row row, boolean empty) {
             super.updateItem(row, empty);
             boolean known = !empty && row != null && row.overview().isPresent();
-            setGraphic(known ? both : null);
+            setGraphic(known ? words : null);
             if (known) {
                 LaneOverview lane = row.overview().orElseThrow();
-                words.setText(Strings.text("board.words", lane.reviewedWords(), lane.words()));
-                bar.setProgress(lane.words() == 0 ? 0 : (double) lane.reviewedWords() / lane.words());
+                words.show(lane.reviewedWords(), lane.words());
             }
         }
     }
