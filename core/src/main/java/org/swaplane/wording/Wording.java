@@ -20,7 +20,10 @@ public final class Wording {
     private Wording() {}
 
     private static Language language(Locale locale) {
-        return new Language(locale, ResourceBundle.getBundle("org.swaplane.wording.core", locale, NO_FALLBACK));
+        ResourceBundle bundle = ResourceBundle.getBundle("org.swaplane.wording.core", locale, NO_FALLBACK);
+        // Numbers and plurals go by the language of the sentences, whatever was asked for.
+        boolean english = bundle.getLocale().getLanguage().isEmpty();
+        return new Language(english ? Locale.ENGLISH : locale, bundle);
     }
 
     /** From now on sentences are of this language, English where there are none. A program chooses it once, when it starts. */

@@ -23,7 +23,10 @@ public final class Strings {
     private Strings() {}
 
     private static Language language(Locale locale) {
-        return new Language(locale, ResourceBundle.getBundle("org.swaplane.desktop.text.strings", locale, NO_FALLBACK));
+        ResourceBundle bundle = ResourceBundle.getBundle("org.swaplane.desktop.text.strings", locale, NO_FALLBACK);
+        // Numbers and plurals go by the language of the strings, whatever was asked for.
+        boolean english = bundle.getLocale().getLanguage().isEmpty();
+        return new Language(english ? Locale.ENGLISH : locale, bundle);
     }
 
     /** From now on strings are of this language, English where there are none. The program chooses it once, when it starts. */

@@ -70,6 +70,18 @@ class StringsTest {
     }
 
     @Test
+    void whereALanguageIsLackingEverythingIsEnglish() {
+        try {
+            Strings.choose(Locale.JAPANESE);
+            assertThat(Strings.text("return.take-count", 1)).isEqualTo("Accept 1 change");
+            Strings.choose(Locale.forLanguageTag("de-AT"));
+            assertThat(Strings.text("return.take-count", 1)).isEqualTo("1 Änderung übernehmen");
+        } finally {
+            Strings.choose(Locale.ENGLISH);
+        }
+    }
+
+    @Test
     void numbersOfThingsAreSaidInWords() {
         assertThat(Strings.text("return.take-count", 1)).isEqualTo("Accept 1 change");
         assertThat(Strings.text("return.take-count", 12)).isEqualTo("Accept 12 changes");
