@@ -9,12 +9,12 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
 
 /** The desktop. */
-@Command(name = "open", description = "Opens the desktop, with LANE or with the lane of last time.")
+@Command(name = "open", description = "Opens the desktop, with LANE or with the list of all lanes.")
 final class OpenCommand implements Callable<Integer> {
     @Parameters(
             arity = "0..1",
             paramLabel = "LANE",
-            description = "The folder of a lane; a new lane is made where there is none.")
+            description = "The folder of a lane, or a file in it; a new lane is made where there is none.")
     private Optional<Path> lane;
 
     @Override

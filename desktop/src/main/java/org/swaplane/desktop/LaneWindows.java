@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
 import javafx.application.HostServices;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -34,6 +35,7 @@ final class LaneWindows {
     private final FileOpener opener;
     private final Map<Path, Stage> open = new HashMap<>();
     private final Map<Path, LaneSession> sessions = new HashMap<>();
+    private final List<Thread> closing = new CopyOnWriteArrayList<>();
     private Stage lanes;
     private LanesView lanesView;
     private LanesModel model;
@@ -133,12 +135,10 @@ final class LaneWindows {
         LanePlace.remember(session, person);
         open.remove(folder);
         sessions.remove(folder);
-        Thread closing = new Thread(session::close, "closing");
-        closing.start();
-        this.closing.add(closing);
+        Thread last = new Thread(session::close, "closing");
+        last.start();
+        closing.add(last);
     }
-
-    private final java.util.List<Thread> closing = new java.util.concurrent.CopyOnWriteArrayList<>();
 
     private static String since(LaneHolder holder) {
         return holder.since().isEmpty() ? "?" : Dates.minute(Instant.parse(holder.since()));

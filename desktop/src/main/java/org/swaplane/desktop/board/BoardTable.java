@@ -10,6 +10,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -92,10 +94,7 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
     }
 
     private TreeTableColumn<Entry, Entry> column(
-            String key,
-            double width,
-            java.util.function.Supplier<RowCell> cell,
-            java.util.function.Function<BoardModel.Row, String> order) {
+            String key, double width, Supplier<RowCell> cell, Function<BoardModel.Row, String> order) {
         TreeTableColumn<Entry, Entry> column = new TreeTableColumn<>(Strings.text("board.column." + key));
         column.setId("board-" + key);
         column.setPrefWidth(width);

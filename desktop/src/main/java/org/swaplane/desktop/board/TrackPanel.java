@@ -1,6 +1,7 @@
 package org.swaplane.desktop.board;
 
 import java.util.List;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -24,7 +25,7 @@ final class TrackPanel extends VBox {
     private final Label counts = Controls.quiet("");
     private final TrackTimeline timeline = new TrackTimeline(true);
     private final HBox blockers = Controls.styled(new HBox(), "blockers");
-    private final javafx.scene.control.Button foreign;
+    private final Button foreign;
     private BoardModel.Row shown;
 
     TrackPanel(LaneSession session, FilePicker picker) {
