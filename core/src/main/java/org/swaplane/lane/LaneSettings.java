@@ -46,15 +46,20 @@ public final class LaneSettings {
     public CompletableFuture<Void> set(String key, String value) {
         values.put(key, value);
         return writer.submit(transaction -> {
-            write(key, value, transaction);
+            store(key, value, transaction);
             return null;
         });
     }
 
     /** The same as a part of another change, which it waits for. */
     void write(String key, String value, LaneTransaction transaction) {
-        database.update("insert or replace into setting values (?, ?)", key, value);
+        store(key, value, transaction);
         transaction.afterwards(() -> values.put(key, value));
+    }
+
+    /** On disk only: what holds by now may have been set or reset since this was submitted. */
+    private void store(String key, String value, LaneTransaction transaction) {
+        database.update("insert or replace into setting values (?, ?)", key, value);
         transaction.tell(listener -> listener.settingChanged(key));
     }
 

@@ -150,6 +150,15 @@ class LaneWriterTest {
     }
 
     @Test
+    void aSettingThatIsResetWhileItIsStillBeingWrittenStaysReset() {
+        for (int i = 0; i < 200; i++) {
+            lane.settings().set(LaneDetail.IDLE_LIMIT_SECONDS, "90");
+            LaneWriter.await(lane.settings().reset(LaneDetail.IDLE_LIMIT_SECONDS));
+            assertThat(lane.settings().own(LaneDetail.IDLE_LIMIT_SECONDS)).isEmpty();
+        }
+    }
+
+    @Test
     void whatCannotBeWrittenChangesNothingAndIsWrittenWhenItCan() throws IOException {
         Path away = folder.resolve("moved");
         TrackSnapshot before = track.now();

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.swaplane.format.FileOptions;
@@ -13,6 +14,12 @@ import org.swaplane.format.FileOptions;
 class PersonSettingsTest {
     @TempDir
     private Path folder;
+
+    /** The folder goes after each test, and nothing may be written into it then. */
+    @AfterEach
+    void settle() {
+        PersonSettings.settle();
+    }
 
     @Test
     void theLanguagesOfOneLaneAreThoseThatTheNextBeginsWith() {
