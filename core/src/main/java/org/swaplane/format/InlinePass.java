@@ -18,7 +18,7 @@ public abstract class InlinePass {
     private final RecentText recent;
     private final TagPool tags;
     private final List<Run> runs = new ArrayList<>(4);
-    private final Deque<Tag> open = new ArrayDeque<>();
+    private final Deque<Tag> open = new ArrayDeque<>(2);
 
     protected InlinePass(XMLStreamReader2 xml, RecentText recent, TagPool tags) {
         this.xml = xml;

@@ -28,6 +28,7 @@ public abstract class XmlPass {
     protected RecentText recent;
     protected XMLStreamReader2 xml;
     private ForeignWatch watch;
+    private String indent = "";
 
     protected XmlPass(EncodedText text, FileOptions options, Progress progress) {
         this.text = text;
@@ -168,9 +169,9 @@ public abstract class XmlPass {
     /** Reads the source that the parser stands on. */
     protected final void readSource(TargetDraft draft, InlinePass inline) throws XMLStreamException {
         String prefix = prefix();
-        String indent = indentBefore(draft.ownerEnd(), start());
+        String before = indentBefore(draft.ownerEnd(), start());
         Content content = inline.read();
-        draft.source(content, end(), prefix, indent);
+        draft.source(content, end(), prefix, before);
     }
 
     /** Reads the target that the parser stands on. */
@@ -196,7 +197,11 @@ public abstract class XmlPass {
         }
         if (at > 0 && before.charAt(at - 1) == '\n') {
             at -= at > 1 && before.charAt(at - 2) == '\r' ? 2 : 1;
-            return before.substring(at).intern();
+            // Nearly always that of the element before.
+            if (!before.substring(at).equals(indent)) {
+                indent = before.substring(at);
+            }
+            return indent;
         }
         return "";
     }

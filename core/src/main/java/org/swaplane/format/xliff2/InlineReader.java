@@ -32,7 +32,6 @@ final class InlineReader extends InlinePass {
 
     @Override
     protected void startElement(String name) throws XMLStreamException {
-        String label = label("disp", "dataRef");
         switch (name) {
             case "pc" ->
                 pair("pc:" + attribute("id"), label("dispStart", "dataRefStart"), label("dispEnd", "dataRefEnd"));
@@ -43,13 +42,13 @@ final class InlineReader extends InlinePass {
                     pair(Tag.MARKED + attribute("id"), firstOf("value", "type"), "");
                 }
             }
-            case "sc" -> whole(Tag.Kind.OPEN, "sc:" + attribute("id"), label);
+            case "sc" -> whole(Tag.Kind.OPEN, "sc:" + attribute("id"), label("disp", "dataRef"));
             case "sm" -> whole(Tag.Kind.OPEN, "sm:" + attribute("id"), firstOf("value", "type"));
             // An end whose start is in another unit has an id of its own.
-            case "ec" -> whole(Tag.Kind.CLOSE, "sc:" + firstOf("startRef", "id"), label);
+            case "ec" -> whole(Tag.Kind.CLOSE, "sc:" + firstOf("startRef", "id"), label("disp", "dataRef"));
             case "em" -> whole(Tag.Kind.CLOSE, "sm:" + firstOf("startRef", "id"), "");
             case "cp" -> whole(Tag.Kind.STANDALONE, "cp:" + attribute("hex"), "U+" + attribute("hex"));
-            default -> whole(Tag.Kind.STANDALONE, name + ':' + attribute("id"), label);
+            default -> whole(Tag.Kind.STANDALONE, name + ':' + attribute("id"), label("disp", "dataRef"));
         }
     }
 
@@ -76,6 +75,9 @@ final class InlineReader extends InlinePass {
     /** What stands between the halves of a mark that is not to be translated is one tag, as an element of that kind is. */
     @Override
     protected Content finished(Content content) {
+        if (!hasUntranslatedMark(content)) {
+            return content;
+        }
         List<Run> runs = new ArrayList<>(content.runs());
         for (int start = 0; start < runs.size(); start++) {
             if (runs.get(start) instanceof Tag open && isUntranslatedMark(open)) {
@@ -90,6 +92,15 @@ final class InlineReader extends InlinePass {
             }
         }
         return new Content(runs);
+    }
+
+    private static boolean hasUntranslatedMark(Content content) {
+        for (Run run : content.runs()) {
+            if (run instanceof Tag tag && isUntranslatedMark(tag)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean isUntranslatedMark(Tag tag) {

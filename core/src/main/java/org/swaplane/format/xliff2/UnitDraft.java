@@ -78,6 +78,9 @@ final class UnitDraft {
 
     /** What is wrong with the unit as a whole. */
     List<String> problems() {
+        if (halves.isEmpty() && places.isEmpty()) {
+            return List.of();
+        }
         List<String> problems = new ArrayList<>(0);
         if (!halves.isEmpty()) {
             String code = halves.iterator().next().substring("sc:".length());
