@@ -1,8 +1,5 @@
 package org.swaplane.lane;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.type.TypeReference;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
@@ -16,8 +13,6 @@ import org.swaplane.proof.Proof;
 
 /** The last dry run of each track, and the receipts of what was released. */
 public final class ProofStore {
-    private static final ObjectMapper JSON = new ObjectMapper();
-
     private final Database database;
     private final Clock clock;
     private final LaneWriter writer;
@@ -83,11 +78,21 @@ public final class ProofStore {
         }
     }
 
-    /** Something that a person looked at and found all right, or will see to otherwise. */
-    public record TickedOff(String proof, String where, String text, String reason, String who, Instant at) {
+    /**
+     * Something that a person looked at and found all right, or will see to otherwise.
+     *
+     * @param what what was there, by key and arguments; in lanes of earlier versions the displayed sentence
+     */
+    public record TickedOff(String proof, String where, String what, String reason, String who, Instant at) {
         private boolean is(Proof other, Proof.Detail detail) {
-            return proof.equals(other.id()) && where.equals(detail.where()) && text.equals(detail.text());
+            return proof.equals(other.id())
+                    && where.equals(detail.where())
+                    && (what.equals(identity(detail)) || what.equals(detail.text()));
         }
+    }
+
+    private static String identity(Proof.Detail detail) {
+        return detail.phrase().key() + detail.phrase().writtenArguments();
     }
 
     /** A file that was released. */
@@ -95,7 +100,7 @@ public final class ProofStore {
 
     /** Remembers a dry run of this version of a track in place of the one before. */
     void remember(Track track, String version, DryRunResult result) {
-        String proofs = written(result.proofs());
+        String proofs = ProofCodec.write(result.proofs());
         Verdict verdict = new Verdict(clock.instant(), result.verdict(), version);
         LaneWriter.await(writer.submit(transaction -> {
             database.update(
@@ -109,14 +114,6 @@ public final class ProofStore {
             transaction.tell(listener -> listener.proven(track));
             return null;
         }));
-    }
-
-    private static String written(List<Proof> proofs) {
-        try {
-            return JSON.writeValueAsString(proofs);
-        } catch (JsonProcessingException e) {
-            throw new IllegalArgumentException("a proof cannot be written", e);
-        }
     }
 
     public Optional<Remembered> lastDryRun(Track track) {
@@ -133,7 +130,10 @@ public final class ProofStore {
         return database
                 .query(
                         row -> new Remembered(
-                                Instant.parse(row.getString(1)), proofs(row.getString(2)), row.getString(3), ticked),
+                                Instant.parse(row.getString(1)),
+                                ProofCodec.read(row.getString(2)),
+                                row.getString(3),
+                                ticked),
                         "select at, proofs, version from dry_run where track = ?",
                         track.id())
                 .stream()
@@ -151,7 +151,7 @@ public final class ProofStore {
                         track.id(),
                         proof.id(),
                         detail.where(),
-                        detail.text(),
+                        identity(detail),
                         reason,
                         who,
                         now);
@@ -165,22 +165,15 @@ public final class ProofStore {
     public CompletableFuture<Void> untick(Track track, Proof proof, List<Proof.Detail> details) {
         return writer.submit(transaction -> {
             details.forEach(detail -> database.update(
-                    "delete from ticked_off where track = ? and proof = ? and place = ? and words = ?",
+                    "delete from ticked_off where track = ? and proof = ? and place = ? and words in (?, ?)",
                     track.id(),
                     proof.id(),
                     detail.where(),
+                    identity(detail),
                     detail.text()));
             transaction.tell(listener -> listener.proven(track));
             return null;
         });
-    }
-
-    private static List<Proof> proofs(String json) {
-        try {
-            return JSON.readValue(json, new TypeReference<>() {});
-        } catch (JsonProcessingException e) {
-            throw new IllegalArgumentException("the lane holds a damaged dry run: " + json, e);
-        }
     }
 
     void released(Track track, Receipt receipt) {

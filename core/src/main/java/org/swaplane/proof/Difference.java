@@ -1,7 +1,5 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.text;
-
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -15,6 +13,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import org.swaplane.format.FormatTraits;
 import org.swaplane.proof.Proof.Detail;
+import org.swaplane.wording.Phrase;
 
 /** Where two files differ: at a byte, or in a part of a package, however it is packed. */
 final class Difference {
@@ -28,7 +27,7 @@ final class Difference {
             return betweenParts(one, other);
         }
         long at = Files.mismatch(one, other);
-        return at < 0 ? Optional.empty() : Optional.of(new Detail("", text("proof.only-targets.at", at)));
+        return at < 0 ? Optional.empty() : Optional.of(new Detail("", Phrase.of("proof.only-targets.at", at)));
     }
 
     private static Optional<Detail> betweenParts(Path one, Path other) throws IOException {
@@ -39,7 +38,7 @@ final class Difference {
             second.stream().forEach(entry -> parts.putIfAbsent(entry.getName(), entry));
             for (String name : parts.keySet()) {
                 if (!same(first, second, name)) {
-                    return Optional.of(new Detail(name, text("proof.only-targets.part")));
+                    return Optional.of(new Detail(name, Phrase.of("proof.only-targets.part")));
                 }
             }
         }

@@ -1,7 +1,5 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.text;
-
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.Charset;
@@ -38,6 +36,7 @@ import org.swaplane.pseudo.PseudoTranslator;
 import org.swaplane.segmentation.SegmentationRules;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
+import org.swaplane.wording.Phrase;
 
 /** The pseudo-translated round trip that proves a file before work starts. */
 public final class DryRun {
@@ -182,7 +181,7 @@ public final class DryRun {
         List<Segment> before = original.segments();
         List<Segment> after = read.segments();
         if (before.size() != after.size()) {
-            lost.add(new Detail("", text("proof.survival.count", before.size(), after.size())));
+            lost.add(new Detail("", Phrase.of("proof.survival.count", before.size(), after.size())));
         }
         int next = 0;
         for (int i = 0; i < Math.min(before.size(), after.size()) && lost.size() < Proof.MOST_DETAILS; i++) {
@@ -193,7 +192,8 @@ public final class DryRun {
             if (!after.get(i).key().equals(segment.key())
                     || !after.get(i).source().equals(segment.source())
                     || !after.get(i).target().sameAs(expected)) {
-                lost.add(new Detail(segment.key(), segment.source().plainText(), i));
+                lost.add(new Detail(
+                        segment.key(), Phrase.verbatim(segment.source().plainText()), i));
             }
         }
         return Proof.of("survival", lost.isEmpty(), lost);

@@ -1,7 +1,5 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.text;
-
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -10,6 +8,7 @@ import org.swaplane.document.Segment;
 import org.swaplane.document.TargetRule;
 import org.swaplane.format.FormatTraits;
 import org.swaplane.proof.Proof.Detail;
+import org.swaplane.wording.Phrase;
 
 /** Which segments break their limits when their text grows as translations do. */
 final class Growth {
@@ -43,7 +42,7 @@ final class Growth {
     void addOverflow(String format, String place, String text) {
         details.add(new Detail(
                 place,
-                text(
+                Phrase.of(
                         FormatTraits.of(format).markup() == FormatTraits.Markup.OFFICE_SHEETS
                                 ? "proof.growth.column"
                                 : "proof.growth.box",
@@ -52,7 +51,7 @@ final class Growth {
 
     private void add(int index, Segment segment, String key, int length, int most) {
         details.add(new Detail(
-                segment.key(), text(key, length, most, segment.source().plainText()), index));
+                segment.key(), Phrase.of(key, length, most, segment.source().plainText()), index));
     }
 
     Proof proof() {

@@ -1,14 +1,16 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.text;
-
-import com.fasterxml.jackson.annotation.JsonCreator;
-import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
+import java.util.Locale;
+import org.swaplane.wording.Phrase;
 
-/** One statement about a file: whether it holds, in a sentence, and where it does not. */
-public record Proof(String id, Verdict verdict, String message, List<Detail> details) {
-    /** Details that are kept; the message says how many there are. */
+/**
+ * One statement about a file: whether it holds, and where it does not.
+ *
+ * @param statement in a sentence
+ */
+public record Proof(String id, Verdict verdict, Phrase statement, List<Detail> details) {
+    /** Details that are kept; the statement says how many there are. */
     static final int MOST_DETAILS = 5000;
 
     private static final int MOST_TEXT = 400;
@@ -24,29 +26,40 @@ public record Proof(String id, Verdict verdict, String message, List<Detail> det
      * A place that needs a look.
      *
      * @param where key of a segment, or part, line or path in the file
+     * @param phrase what is there; the client's own text where it has no key
      * @param segment index of the segment; {@link #NO_SEGMENT} where there is none
      */
-    public record Detail(String where, String text, int segment) {
+    public record Detail(String where, Phrase phrase, int segment) {
         public static final int NO_SEGMENT = -1;
 
-        @JsonCreator
-        public Detail(
-                @JsonProperty("where") String where,
-                @JsonProperty("text") String text,
-                @JsonProperty("segment") int segment) {
-            this.where = where;
-            this.text = text.length() > MOST_TEXT ? text.substring(0, MOST_TEXT) + "…" : text;
-            this.segment = segment;
+        public Detail {
+            phrase = shortened(phrase);
         }
 
+        public Detail(String where, Phrase phrase) {
+            this(where, phrase, NO_SEGMENT);
+        }
+
+        /** Of a text of the file's own. */
         public Detail(String where, String text) {
-            this(where, text, NO_SEGMENT);
+            this(where, Phrase.verbatim(text));
         }
 
-        /** As lanes of the first version kept it. */
-        @JsonCreator
-        public static Detail of(String words) {
-            return new Detail("", words);
+        /** In words. */
+        public String text() {
+            return phrase.text();
+        }
+
+        private static Phrase shortened(Phrase phrase) {
+            return new Phrase(
+                    phrase.key(),
+                    phrase.arguments().stream().map(Detail::shortened).toList());
+        }
+
+        private static Object shortened(Object argument) {
+            return argument instanceof String text && text.length() > MOST_TEXT
+                    ? text.substring(0, text.offsetByCodePoints(0, text.codePointCount(0, MOST_TEXT) - 1)) + "…"
+                    : argument;
         }
     }
 
@@ -54,22 +67,28 @@ public record Proof(String id, Verdict verdict, String message, List<Detail> det
         details = details.size() > MOST_DETAILS ? List.copyOf(details.subList(0, MOST_DETAILS)) : List.copyOf(details);
     }
 
+    /** The statement in words. */
+    public String message() {
+        return statement.text();
+    }
+
     /** A proof that holds or does not; the sentence is {@code proof.ID.pass} or {@code proof.ID.fail}. */
     static Proof of(String id, boolean holds, List<Detail> details) {
-        return holds
-                ? passed(id, details)
-                : new Proof(id, Verdict.FAIL, text("proof." + id + ".fail", details.size()), details);
+        return holds ? passed(id, details) : stated(id, Verdict.FAIL, details);
     }
 
     /** One that holds; details are for information. */
     static Proof passed(String id, List<Detail> details) {
-        return new Proof(id, Verdict.PASS, text("proof." + id + ".pass", details.size()), details);
+        return stated(id, Verdict.PASS, details);
     }
 
     /** One that holds when nothing was found, and else asks for a look; the sentence is {@code proof.ID.warn}. */
     static Proof unlessFound(String id, List<Detail> details) {
-        return details.isEmpty()
-                ? passed(id, details)
-                : new Proof(id, Verdict.WARN, text("proof." + id + ".warn", details.size()), details);
+        return details.isEmpty() ? passed(id, details) : stated(id, Verdict.WARN, details);
+    }
+
+    private static Proof stated(String id, Verdict verdict, List<Detail> details) {
+        String key = "proof." + id + '.' + verdict.name().toLowerCase(Locale.ROOT);
+        return new Proof(id, verdict, Phrase.of(key, details.size()), details);
     }
 }

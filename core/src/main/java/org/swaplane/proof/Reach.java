@@ -1,7 +1,5 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.text;
-
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,6 +12,7 @@ import org.swaplane.proof.Proof.Detail;
 import org.swaplane.proof.reach.AllTexts;
 import org.swaplane.proof.reach.FoundText;
 import org.swaplane.proof.reach.Picture;
+import org.swaplane.wording.Phrase;
 
 /** Which texts and pictures of a file no segment covers. */
 final class Reach {
@@ -46,16 +45,16 @@ final class Reach {
                 .toList();
         long onPurpose = unreached.size() - unexpected.size();
         return unexpected.isEmpty()
-                ? new Proof("reach", Proof.Verdict.PASS, text("proof.reach.pass", onPurpose), List.of())
+                ? new Proof("reach", Proof.Verdict.PASS, Phrase.of("proof.reach.pass", onPurpose), List.of())
                 : new Proof(
                         "reach",
                         Proof.Verdict.WARN,
-                        text("proof.reach.warn", unexpected.size(), onPurpose),
+                        Phrase.of("proof.reach.warn", unexpected.size(), onPurpose),
                         unexpected);
     }
 
-    private static String words(FoundText found) {
-        return text(
+    private static Phrase words(FoundText found) {
+        return Phrase.of(
                 "proof.reach.kind."
                         + found.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'),
                 found.text());
@@ -67,7 +66,8 @@ final class Reach {
                 pictures.stream()
                         .map(each -> new Detail(
                                 each.name(),
-                                text("proof.pictures.one", each.place(), each.width(), each.height(), each.bytes())))
+                                Phrase.of(
+                                        "proof.pictures.one", each.place(), each.width(), each.height(), each.bytes())))
                         .toList());
     }
 }

@@ -1,7 +1,5 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.text;
-
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -33,6 +31,7 @@ import org.swaplane.document.BilingualDocument;
 import org.swaplane.format.FormatTraits;
 import org.swaplane.proof.Proof.Detail;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 import org.xml.sax.SAXException;
 import org.xml.sax.helpers.DefaultHandler;
 
@@ -70,7 +69,8 @@ final class SecondReader {
                 case XML -> Optional.of(wellFormed(written));
             };
         } catch (SAXException | SQLException | RuntimeException e) {
-            return Optional.of(failed(written.getFileName().toString(), String.valueOf(e.getMessage())));
+            return Optional.of(
+                    failed(written.getFileName().toString(), Phrase.verbatim(String.valueOf(e.getMessage()))));
         } catch (ParserConfigurationException e) {
             throw new CannotProceedException(
                     written.toString(), "no XML parser: " + e.getMessage(), "check the installation");
@@ -81,7 +81,7 @@ final class SecondReader {
         return Proof.passed(ID, List.of());
     }
 
-    private static Proof failed(String where, String words) {
+    private static Proof failed(String where, Phrase words) {
         return Proof.of(ID, false, List.of(new Detail(where, words)));
     }
 
@@ -105,14 +105,14 @@ final class SecondReader {
         try (ZipFile before = new ZipFile(original.toFile());
                 ZipFile after = new ZipFile(written.toFile())) {
             if (!names(before).equals(names(after))) {
-                return failed("", text("proof.second-reader.parts"));
+                return failed("", Phrase.of("proof.second-reader.parts"));
             }
             for (ZipEntry entry : Collections.list(after.entries())) {
                 if (entry.getName().endsWith(".xml") || entry.getName().endsWith(".rels")) {
                     try (InputStream in = new BufferedInputStream(after.getInputStream(entry))) {
                         parse(in);
                     } catch (SAXException e) {
-                        return failed(entry.getName(), String.valueOf(e.getMessage()));
+                        return failed(entry.getName(), Phrase.verbatim(String.valueOf(e.getMessage())));
                     }
                 }
             }
@@ -126,7 +126,7 @@ final class SecondReader {
 
     private static Proof sameElements(Path original, Path written) throws IOException {
         boolean same = elements(original).equals(elements(written));
-        return same ? passed() : failed("", text("proof.second-reader.elements"));
+        return same ? passed() : failed("", Phrase.of("proof.second-reader.elements"));
     }
 
     private static List<String> elements(Path page) throws IOException {
@@ -142,14 +142,14 @@ final class SecondReader {
                 PreparedStatement statement = connection.prepareStatement("select json_valid(?)")) {
             statement.setString(1, json.startsWith("\uFEFF") ? json.substring(1) : json);
             try (ResultSet row = statement.executeQuery()) {
-                return row.next() && row.getInt(1) == 1 ? passed() : failed("", text("proof.second-reader.json"));
+                return row.next() && row.getInt(1) == 1 ? passed() : failed("", Phrase.of("proof.second-reader.json"));
             }
         }
     }
 
     private static Proof sameKeys(Path original, Path written, Charset charset) throws IOException {
         boolean same = keys(original, charset).equals(keys(written, charset));
-        return same ? passed() : failed("", text("proof.second-reader.keys"));
+        return same ? passed() : failed("", Phrase.of("proof.second-reader.keys"));
     }
 
     private static java.util.Set<String> keys(Path file, Charset charset) throws IOException {
@@ -173,7 +173,7 @@ final class SecondReader {
             }
         }
         boolean same = widths(original, charset, delimiter).equals(widths(written, charset, delimiter));
-        return same ? passed() : failed("", text("proof.second-reader.rows"));
+        return same ? passed() : failed("", Phrase.of("proof.second-reader.rows"));
     }
 
     /** Cells of each row; none where the file is no table with this delimiter. */

@@ -1,7 +1,5 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.text;
-
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -21,6 +19,7 @@ import org.swaplane.format.FormatTraits;
 import org.swaplane.proof.Proof.Detail;
 import org.swaplane.segmentation.Segmentation;
 import org.swaplane.segmentation.SegmentationRules;
+import org.swaplane.wording.Phrase;
 
 /** What in the source will cost every language: odd segmentation, too many tags, and defects of the text. */
 final class SourceStructure {
@@ -173,6 +172,6 @@ final class SourceStructure {
     private void add(int index, String key, int number) {
         Segment segment = document.segments().get(index);
         details.add(new Detail(
-                segment.key(), text(key, number, TagNotation.write(segment.source(), segment.source())), index));
+                segment.key(), Phrase.of(key, number, TagNotation.write(segment.source(), segment.source())), index));
     }
 }

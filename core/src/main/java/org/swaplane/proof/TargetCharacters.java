@@ -1,7 +1,5 @@
 package org.swaplane.proof;
 
-import static org.swaplane.wording.Wording.text;
-
 import com.ibm.icu.text.UnicodeSet;
 import com.ibm.icu.util.LocaleData;
 import com.ibm.icu.util.ULocale;
@@ -17,6 +15,7 @@ import org.swaplane.document.Segment;
 import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Source;
 import org.swaplane.proof.Proof.Detail;
+import org.swaplane.wording.Phrase;
 
 /** Whether the encoding of a file has the characters of the target languages (CLDR, main exemplars). */
 final class TargetCharacters {
@@ -49,30 +48,30 @@ final class TargetCharacters {
                 }
             });
             if (!missing.isEmpty()) {
-                String words = text("proof.characters.language", document.encoding(), listed(missing), language);
+                Phrase words = Phrase.of("proof.characters.language", document.encoding(), listed(missing), language);
                 lost.add(new Detail("", words));
             }
             if (FormatTraits.of(document.format()).markup().isPackage()) {
                 DocumentFonts.lacking(written, letters)
                         .forEach((font, lacking) -> fonts.add(
-                                new Detail(font, text("proof.characters.language", font, lacking, language))));
+                                new Detail(font, Phrase.of("proof.characters.language", font, lacking, language))));
             }
         }
         for (int i = 0; i < document.segments().size(); i++) {
             Segment segment = document.segments().get(i);
             String target = segment.target().plainText();
             if (!encoder.canEncode(target)) {
-                lost.add(new Detail(segment.key(), target, i));
+                lost.add(new Detail(segment.key(), Phrase.verbatim(target), i));
             }
         }
         if (!lost.isEmpty()) {
             Proof.Verdict verdict = canEscape(document) ? Proof.Verdict.WARN : Proof.Verdict.FAIL;
             String key = canEscape(document) ? "proof.characters.warn" : "proof.characters.fail";
-            return new Proof("characters", verdict, text(key, document.encoding()), lost);
+            return new Proof("characters", verdict, Phrase.of(key, document.encoding()), lost);
         }
         return fonts.isEmpty()
                 ? Proof.passed("characters", fonts)
-                : new Proof("characters", Proof.Verdict.WARN, text("proof.characters.fonts", fonts.size()), fonts);
+                : new Proof("characters", Proof.Verdict.WARN, Phrase.of("proof.characters.fonts", fonts.size()), fonts);
     }
 
     /** The letters that a language is written with, small and capital. */

@@ -8,6 +8,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
@@ -127,6 +129,54 @@ class ProvingTest {
                 .contains("quay.html")
                 .contains("2 pictures or objects may contain text")
                 .contains("Mara: has no text");
+    }
+
+    @Test
+    void noSentenceIsStored() throws IOException {
+        proving.run(track, Progress.NONE);
+        LaneWriter.await(lane.proofs().tickOff(track, pictures(), pictures().details(), "has no text", "Mara"));
+        String stored = stored();
+        for (Proof proof : last().proofs()) {
+            assertThat(stored).doesNotContain(proof.message());
+            proof.details().stream()
+                    .filter(detail -> !detail.phrase().arguments().contains(detail.text()))
+                    .forEach(detail -> assertThat(stored).doesNotContain(detail.text()));
+        }
+    }
+
+    private String stored() throws IOException {
+        StringBuilder all = new StringBuilder();
+        try (Connection database = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("lane.db"));
+                Statement statement = database.createStatement();
+                ResultSet rows =
+                        statement.executeQuery("select proofs from dry_run union all select words from ticked_off")) {
+            while (rows.next()) {
+                all.append(rows.getString(1)).append('\n');
+            }
+        } catch (SQLException e) {
+            throw new IOException(e);
+        }
+        return all.toString();
+    }
+
+    @Test
+    void whatWasTickedOffInAnEarlierVersionStaysSo() throws IOException {
+        proving.run(track, Progress.NONE);
+        Proof.Detail first = pictures().details().get(0);
+        LaneWriter.await(lane.proofs().tickOff(track, pictures(), List.of(first), "has no text", "Mara"));
+        lane.close();
+        try (Connection database = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("lane.db"));
+                PreparedStatement statement = database.prepareStatement("update ticked_off set words = ?")) {
+            statement.setString(1, first.text());
+            statement.executeUpdate();
+        } catch (SQLException e) {
+            throw new IOException(e);
+        }
+
+        lane = Lane.open(folder, FormatRegistry.ofInstalled(), DAY);
+        track = lane.tracks().get(0);
+
+        assertThat(last().tick(pictures(), first)).isPresent();
     }
 
     @Test
