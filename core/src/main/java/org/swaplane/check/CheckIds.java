@@ -1,6 +1,7 @@
 package org.swaplane.check;
 
 import java.util.List;
+import java.util.Set;
 
 /** The ids of all checks, in the order in which they are shown. */
 public final class CheckIds {
@@ -30,5 +31,24 @@ public final class CheckIds {
             "locked-change",
             "pattern");
 
+    /** What these find is nearly always an error, what the others find a warning; a lane may say otherwise. */
+    private static final Set<String> ERRORS = Set.of(
+            "empty-target",
+            "tags",
+            "placeholders",
+            "numbers",
+            "length",
+            "link",
+            "characters",
+            "message-syntax",
+            "forbidden-term",
+            "keep-as-is",
+            "locked-change");
+
     private CheckIds() {}
+
+    /** How severe what a check finds mostly is. */
+    public static Severity usualSeverity(String check) {
+        return ERRORS.contains(check) ? Severity.ERROR : Severity.WARNING;
+    }
 }

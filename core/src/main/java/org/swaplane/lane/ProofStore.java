@@ -3,6 +3,7 @@ package org.swaplane.lane;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -138,6 +139,14 @@ public final class ProofStore {
                         track.id())
                 .stream()
                 .findFirst();
+    }
+
+    /** Those of several tracks, as far as they were made. */
+    public Map<Track, Remembered> lastDryRuns(List<Track> tracks) {
+        Map<Track, Remembered> all = new LinkedHashMap<>();
+        tracks.forEach(
+                track -> verdict(track).flatMap(made -> lastDryRun(track)).ifPresent(dryRun -> all.put(track, dryRun)));
+        return all;
     }
 
     /** Ticks details of a proof off; they stay so in later dry runs while they are the same. */

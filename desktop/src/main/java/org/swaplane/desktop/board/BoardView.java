@@ -11,7 +11,6 @@ import javafx.application.Platform;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.ContextMenu;
 import javafx.scene.control.DatePicker;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -225,10 +224,7 @@ public final class BoardView implements View {
                 "bring-back", "", () -> here.getAsBoolean() && session.removal().isPossible(), () -> session.removal()
                         .bringBack());
         menu.offer(commands.of(ViewId.BOARD.name()));
-        ContextMenu context = new ContextMenu();
-        context.setOnShowing(event -> context.getItems().setAll(CommandMenu.items(commands.of(ViewId.BOARD.name()))));
-        context.getItems().setAll(CommandMenu.items(commands.of(ViewId.BOARD.name())));
-        table.setContextMenu(context);
+        table.setContextMenu(CommandMenu.context(commands.of(ViewId.BOARD.name())));
     }
 
     @Override

@@ -13,9 +13,11 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.layout.GridPane;
 import org.swaplane.check.CheckIds;
+import org.swaplane.check.CheckQuestion;
 import org.swaplane.check.Profile;
 import org.swaplane.check.Severity;
 import org.swaplane.desktop.text.Choice;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.wording.Wording;
 
@@ -29,13 +31,27 @@ final class CheckChoices extends GridPane {
 
     CheckChoices(Consumer<UnaryOperator<Profile>> change) {
         getStyleClass().add("profile-checks");
-        int rows = (CheckIds.ALL.size() + COLUMNS - 1) / COLUMNS;
-        for (int i = 0; i < CheckIds.ALL.size(); i++) {
-            String id = CheckIds.ALL.get(i);
-            boxes.put(id, box(id, change));
-            severities.put(id, severity(id, change));
-            add(boxes.get(id), i / rows * 2, i % rows);
-            add(severities.get(id), i / rows * 2 + 1, i % rows);
+        int half = 0;
+        int row = 0;
+        for (CheckQuestion question : CheckQuestion.values()) {
+            // The first two questions at the left, the others at the right.
+            if (question.ordinal() == CheckQuestion.values().length / COLUMNS) {
+                half = 1;
+                row = 0;
+            }
+            add(
+                    Controls.heading("profile.question."
+                            + question.name().toLowerCase(Locale.ROOT).replace('_', '-')),
+                    half * 2,
+                    row++,
+                    2,
+                    1);
+            for (String id : question.checks()) {
+                boxes.put(id, box(id, change));
+                severities.put(id, severity(id, change));
+                add(boxes.get(id), half * 2, row);
+                add(severities.get(id), half * 2 + 1, row++);
+            }
         }
     }
 
@@ -56,8 +72,8 @@ final class CheckChoices extends GridPane {
     }
 
     private static ComboBox<String> severity(String id, Consumer<UnaryOperator<Profile>> change) {
-        ComboBox<String> severity = Choice.of(
-                "severity-" + id, List.of(USUAL, "error", "warning"), each -> Strings.text("profile.severity." + each));
+        ComboBox<String> severity =
+                Choice.of("severity-" + id, List.of(USUAL, "error", "warning"), each -> words(id, each));
         severity.setOnAction(event -> change.accept(profile -> {
             Map<String, Severity> set = new TreeMap<>(profile.severities());
             set.remove(id);
@@ -67,6 +83,13 @@ final class CheckChoices extends GridPane {
             return profile.withSeverities(set);
         }));
         return severity;
+    }
+
+    private static String words(String check, String severity) {
+        boolean usual = severity.equals(USUAL);
+        String of = usual ? CheckIds.usualSeverity(check).name().toLowerCase(Locale.ROOT) : severity;
+        String word = Strings.text("profile.severity." + of);
+        return usual ? Strings.text("profile.severity.usual", word) : word;
     }
 
     /** Shows what the profile says; the controls stay, and with them the focus. */

@@ -24,6 +24,7 @@ import org.swaplane.check.Finding;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.shell.CommandMenu;
 import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
@@ -60,6 +61,7 @@ public final class ChecksView implements View {
     private final HBox lists;
     private final VBox node;
     private boolean refreshing;
+    private final CommandMenu menu = new CommandMenu();
 
     /** {@code apart} opens other files in a window of their own; empty in such a window, where they can be saved. */
     public ChecksView(LaneSession session, FilePicker picker, Optional<Consumer<List<Path>>> apart) {
@@ -100,6 +102,7 @@ public final class ChecksView implements View {
                                 Controls.title("view.checks"),
                                 grouping,
                                 Controls.spacer(),
+                                menu,
                                 revoke,
                                 apart.map(open -> Controls.button(
                                                 "check-others",
@@ -156,6 +159,9 @@ public final class ChecksView implements View {
         commands.add("previous-finding", "Alt+Up", here, () -> move(-1));
         commands.add("aside-finding", "Alt+A", here, card::askForReason);
         commands.add("open-finding", "Alt+Enter", here, this::openInReview);
+        commands.add("check-settings", "Alt+S", here, settings::fire);
+        menu.offer(commands.of(ViewId.CHECKS.name()));
+        findings.setContextMenu(CommandMenu.context(commands.of(ViewId.CHECKS.name())));
     }
 
     private void move(int by) {

@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -16,6 +18,8 @@ import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.shell.CommandMenu;
+import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.desktop.text.Controls;
@@ -42,8 +46,12 @@ public final class DryRunView implements View {
     private final Button runAll;
     private final Button save;
     private final Button report;
+    private final LaneProofs lane;
+    private final ToggleButton allFiles = new ToggleButton(Strings.text("dry-run.all-files"));
+    private final HBox split;
     private final VBox node;
     private Track shown;
+    private final CommandMenu menu = new CommandMenu();
 
     public DryRunView(LaneSession session, FilePicker picker, FileOpener opener) {
         this.session = session;
@@ -61,18 +69,79 @@ public final class DryRunView implements View {
         entries.setMaxWidth(350);
         StackPane panes = new StackPane(details, preview, pseudo);
         HBox.setHgrow(panes, Priority.ALWAYS);
-        HBox split = Controls.styled(new HBox(entries, panes), "dry-run-split");
+        lane = new LaneProofs(this::open);
+        VBox.setVgrow(lane, Priority.ALWAYS);
+        allFiles.setId("dry-run-all-files");
+        allFiles.setOnAction(event -> showScope());
+        split = Controls.styled(new HBox(entries, panes), "dry-run-split");
         VBox.setVgrow(split, Priority.ALWAYS);
         node = Controls.styled(
                 new VBox(
-                        Controls.row(Controls.title("view.dry-run"), Controls.spacer(), report, save, runAll, run),
+                        Controls.row(
+                                Controls.title("view.dry-run"),
+                                allFiles,
+                                Controls.spacer(),
+                                menu,
+                                report,
+                                save,
+                                runAll,
+                                run),
                         summary,
+                        lane,
                         split),
                 "view");
+        showScope();
+    }
+
+    /** The lane, or the file. */
+    private void showScope() {
+        boolean isLane = allFiles.isSelected();
+        Controls.showIf(lane, isLane);
+        Controls.showIf(split, !isLane);
+        Controls.showIf(summary, !isLane);
+        if (isLane) {
+            session.dryRuns().readAll();
+            showLane();
+            lane.requestFocus();
+        }
+    }
+
+    private void showLane() {
+        lane.show(session.lane().tracks().stream().map(this::row).toList());
+    }
+
+    private LaneProofs.Row row(Track track) {
+        ProofStore.Remembered dryRun = session.dryRuns().all().get(track);
+        return dryRun == null
+                ? new LaneProofs.Row(track, List.of(), List.of())
+                : new LaneProofs.Row(
+                        track,
+                        dryRun.proofs(),
+                        dryRun.proofs().stream().map(dryRun::verdict).toList());
+    }
+
+    private void open(Track track) {
+        allFiles.setSelected(false);
+        showScope();
+        session.choose(track);
+        entries.requestFocus();
     }
 
     private void save(FilePicker picker) {
         picker.chooseFolder().ifPresent(session.dryRuns()::save);
+    }
+
+    @Override
+    public void addCommands(Commands commands) {
+        BooleanSupplier here = () -> session.viewProperty().get().equals(ViewId.DRY_RUN) && session.track() != null;
+        commands.add("run-dry-run", "Alt+R", here, run::fire);
+        commands.add("run-all-dry-runs", "Alt+Shift+R", here, runAll::fire);
+        commands.add("all-dry-runs", "Alt+A", here, allFiles::fire);
+        commands.add("save-pseudo", "", here, save::fire);
+        commands.add("dry-run-report", "", here, report::fire);
+        menu.offer(commands.of(ViewId.DRY_RUN.name()));
+        lane.setContextMenu(CommandMenu.context(commands.of(ViewId.DRY_RUN.name())));
+        entries.setContextMenu(CommandMenu.context(commands.of(ViewId.DRY_RUN.name())));
     }
 
     @Override
@@ -89,6 +158,9 @@ public final class DryRunView implements View {
     public void refresh() {
         Track track = session.track();
         List.of(run, runAll, save, report, entries).forEach(each -> each.setDisable(track == null));
+        if (allFiles.isSelected()) {
+            showLane();
+        }
         if (track != shown) {
             shown = track;
             details.forgetPictures();

@@ -50,7 +50,7 @@ final class ProofCell extends ListCell<ProofEntry> {
         });
     }
 
-    private static String style(Proof.Verdict verdict) {
+    static String style(Proof.Verdict verdict) {
         return "verdict-" + verdict.name().toLowerCase(Locale.ROOT);
     }
 }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
@@ -20,6 +21,8 @@ import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.shell.CommandMenu;
+import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.MessageBar;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
@@ -45,6 +48,7 @@ public final class ExchangeView implements View {
     private final ComboBox<Purpose> purpose = new ComboBox<>();
     private final ComboBox<CopyExport.Form> form = new ComboBox<>();
     private final Button send;
+    private final Button choose;
     private final Label away = Controls.quiet("");
     private final Label files = Controls.quiet("");
     private final TripTable trips;
@@ -54,6 +58,7 @@ public final class ExchangeView implements View {
     private final ReturnPanel returned;
     private final HBox desk;
     private final VBox node;
+    private final CommandMenu menu = new CommandMenu();
 
     public ExchangeView(LaneSession session, FilePicker picker, FileOpener opener) {
         this.session = session;
@@ -66,6 +71,7 @@ public final class ExchangeView implements View {
         this.withdraw = Controls.button("trip-withdraw", "exchange.withdraw", this::withdraw);
         trips.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showTripCommands());
         showTripCommands();
+        this.choose = Controls.button("choose-returned", "exchange.choose", () -> receive(picker.chooseFiles()));
         this.send = Controls.primary("send-out", "exchange.send", this::sendOut);
         person.setId("send-person");
         person.setAccessibleText(Strings.text("exchange.person"));
@@ -94,8 +100,7 @@ public final class ExchangeView implements View {
         VBox back = card(
                 Controls.heading("exchange.back"),
                 Controls.quiet(Strings.text("exchange.back.hint")),
-                Controls.row(
-                        Controls.button("choose-returned", "exchange.choose", () -> receive(picker.chooseFiles()))));
+                Controls.row(choose));
         VBox left = Controls.column(out, back);
         left.setPrefWidth(FORM);
         left.setMinWidth(FORM);
@@ -107,7 +112,9 @@ public final class ExchangeView implements View {
         desk = Controls.styled(new HBox(left, right), "dry-run-split");
         VBox.setVgrow(desk, Priority.ALWAYS);
         VBox.setVgrow(returned, Priority.ALWAYS);
-        node = Controls.styled(new VBox(Controls.title("view.exchange"), desk, returned), "view");
+        node = Controls.styled(
+                new VBox(Controls.row(Controls.title("view.exchange"), Controls.spacer(), menu), desk, returned),
+                "view");
         session.exchange().returnedProperty().addListener((property, before, now) -> showReturned());
         showReturned();
     }
@@ -140,6 +147,20 @@ public final class ExchangeView implements View {
         desk.setManaged(!there);
         returned.show(session.exchange().returnedProperty().get());
         refresh();
+    }
+
+    @Override
+    public void addCommands(Commands commands) {
+        BooleanSupplier here = () -> session.viewProperty().get().equals(ViewId.EXCHANGE);
+        BooleanSupplier onTrip = () -> here.getAsBoolean() && chosenTrip() != null;
+        commands.add("send-copy", "", () -> here.getAsBoolean() && session.snapshot() != null, send::fire);
+        commands.add("choose-returned", "Alt+O", here, choose::fire);
+        commands.add("trip-folder", "", onTrip, openFolder::fire);
+        commands.add("trip-path", "", onTrip, copyPath::fire);
+        commands.add(
+                "trip-withdraw", "", () -> onTrip.getAsBoolean() && chosenTrip().isAway(), withdraw::fire);
+        menu.offer(commands.of(ViewId.EXCHANGE.name()));
+        trips.setContextMenu(CommandMenu.context(commands.of(ViewId.EXCHANGE.name())));
     }
 
     @Override

@@ -1,31 +1,33 @@
 package org.swaplane.desktop.release;
 
 import java.util.List;
+import java.util.function.BooleanSupplier;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Releasing;
 import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.shell.CommandMenu;
+import org.swaplane.desktop.shell.Commands;
+import org.swaplane.desktop.shell.MessageBar;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.desktop.text.Controls;
-import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.lane.ProofStore;
 import org.swaplane.release.Gate;
 
 /** The gate as a list that turns from open to held, the file that will be written, and the receipts. */
 public final class ReleaseView implements View {
-    public static final ViewDescriptor DESCRIPTOR =
-            new ViewDescriptor(ViewId.RELEASE, session -> 0, context -> new ReleaseView(context.session()));
+    public static final ViewDescriptor DESCRIPTOR = new ViewDescriptor(
+            ViewId.RELEASE, session -> 0, context -> new ReleaseView(context.session(), context.opener()));
 
     private static final double WORD = 84;
 
@@ -35,12 +37,16 @@ public final class ReleaseView implements View {
     private final TextField reason = new TextField();
     private final TextField naming = new TextField();
     private final Button release;
-    private final VBox receipts = Controls.styled(new VBox(), "column");
+    private final ReceiptTable receipts;
+    private final FileOpener opener;
     private final VBox override;
     private final VBox node;
+    private final CommandMenu menu = new CommandMenu();
 
-    public ReleaseView(LaneSession session) {
+    public ReleaseView(LaneSession session, FileOpener opener) {
         this.session = session;
+        this.opener = opener;
+        this.receipts = new ReceiptTable(session.lane().folder());
         this.release = Controls.primary("release", "release.write", this::release);
         reason.setId("override-reason");
         reason.setPromptText(Strings.text("release.reason"));
@@ -61,9 +67,7 @@ public final class ReleaseView implements View {
             }
         });
         override = Controls.column(Controls.quiet(Strings.text("release.override")), reason);
-        ScrollPane scroll = new ScrollPane(receipts);
-        scroll.setFitToWidth(true);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
+        VBox.setVgrow(receipts, Priority.ALWAYS);
         VBox left = Controls.styled(new VBox(Controls.heading("release.gate"), conditions), "card");
         VBox right = Controls.styled(
                 new VBox(
@@ -80,10 +84,10 @@ public final class ReleaseView implements View {
         }
         node = Controls.styled(
                 new VBox(
-                        Controls.title("view.release"),
+                        Controls.row(Controls.title("view.release"), Controls.spacer(), menu),
                         Controls.styled(new HBox(left, right), "dry-run-split"),
                         Controls.heading("release.receipts"),
-                        scroll),
+                        receipts),
                 "view");
         session.releasing().gateProperty().addListener((property, before, now) -> show());
         session.releasing().outlookProperty().addListener((property, before, now) -> show());
@@ -95,6 +99,16 @@ public final class ReleaseView implements View {
             session.releasing().release(gate.holds() ? "" : reason.getText().strip());
             reason.clear();
         }
+    }
+
+    @Override
+    public void addCommands(Commands commands) {
+        BooleanSupplier here = () -> session.viewProperty().get().equals(ViewId.RELEASE) && session.track() != null;
+        commands.add("release", "Alt+R", here, release::fire);
+        commands.add("open-released", "Alt+O", here, () -> receipts.chosen().ifPresent(opener::open));
+        commands.add("copy-released", "", here, () -> receipts.chosen().ifPresent(MessageBar::copy));
+        menu.offer(commands.of(ViewId.RELEASE.name()));
+        receipts.setContextMenu(CommandMenu.context(commands.of(ViewId.RELEASE.name())));
     }
 
     @Override
@@ -115,19 +129,15 @@ public final class ReleaseView implements View {
     }
 
     private void show() {
-        receipts.getChildren().clear();
         Releasing.Outlook outlook = session.releasing().outlookProperty().get();
         if (session.track() == null) {
             file.setText(Strings.text("empty.no-track"));
         } else if (outlook != null) {
             file.setText(outlook.file().toString());
-            outlook.receipts().forEach(each -> receipts.getChildren().add(row(each)));
+            receipts.show(outlook.receipts());
         }
         if (!naming.isFocused()) {
             naming.setText(session.releasing().naming());
-        }
-        if (receipts.getChildren().isEmpty()) {
-            receipts.getChildren().add(Controls.quiet(Strings.text("release.no-receipts")));
         }
         showGate();
     }
@@ -179,16 +189,5 @@ public final class ReleaseView implements View {
             case "findings" -> ViewId.CHECKS;
             default -> ViewId.REVIEW;
         };
-    }
-
-    private static HBox row(ProofStore.Receipt receipt) {
-        Label what =
-                new Label(Strings.text("release.receipt", receipt.file(), receipt.who(), Dates.minute(receipt.at())));
-        Label sum = Controls.styled(new Label("SHA-256 " + receipt.sha256()), "code");
-        VBox lines = Controls.styled(new VBox(what, sum), "column-tight");
-        if (!receipt.overrideReason().isEmpty()) {
-            lines.getChildren().add(Controls.quiet(Strings.text("release.overridden", receipt.overrideReason())));
-        }
-        return Controls.styled(new HBox(lines), "trip");
     }
 }

@@ -2,17 +2,20 @@ package org.swaplane.desktop.review;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Parent;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -63,6 +66,21 @@ public final class ReviewView implements View {
     private static final Duration LEAFING = Duration.millis(120);
 
     private static final Duration TYPING = Duration.millis(600);
+    /** Commands that act on the segment at the mouse. */
+    private static final Set<String> OF_SEGMENT = Set.of(
+            "reviewed",
+            "open-again",
+            "final",
+            "insert-tag",
+            "special-character",
+            "copy-source",
+            "take-proposal",
+            "lock",
+            "propagate",
+            "fix",
+            "join-segment",
+            "split-segment");
+
     private final PauseTransition sideLater = new PauseTransition(LEAFING);
 
     /** The document whose segments are listed. */
@@ -216,6 +234,14 @@ public final class ReviewView implements View {
         commands.add("undo", "Shortcut+Z", outsideFields, this::undo);
         commands.add("redo", "Shortcut+Shift+Z", outsideFields, session.editing()::redo);
         menu.offer(commands.of(ViewId.REVIEW.name()));
+        ContextMenu atMouse = CommandMenu.context(commands.of(ViewId.REVIEW.name()).stream()
+                .filter(each -> OF_SEGMENT.contains(each.id()))
+                .toList());
+        // The click has chosen the segment, which moves; the menu comes when that is done.
+        list.node().addEventFilter(ContextMenuEvent.CONTEXT_MENU_REQUESTED, event -> {
+            Platform.runLater(() -> atMouse.show(list.node(), event.getScreenX(), event.getScreenY()));
+            event.consume();
+        });
     }
 
     /** Fields of text have an undo of their own. */

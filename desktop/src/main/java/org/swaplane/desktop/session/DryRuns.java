@@ -29,6 +29,9 @@ public final class DryRuns {
     /** As the lane remembers it; read in the background when the track is chosen and when it changes. */
     private Optional<ProofStore.Remembered> last = Optional.empty();
 
+    /** Of the tracks whose dry runs were asked for as a whole. */
+    private Map<Track, ProofStore.Remembered> all = Map.of();
+
     private final ReadOnlyObjectWrapper<DryRunResult> result = new ReadOnlyObjectWrapper<>();
 
     DryRuns(LaneSession session) {
@@ -59,6 +62,9 @@ public final class DryRuns {
 
     /** A dry run was made, or looked at. */
     void proven(Track track) {
+        if (!all.isEmpty()) {
+            readAll();
+        }
         if (track == session.track()) {
             read();
         }
@@ -77,6 +83,27 @@ public final class DryRuns {
                             }
                         },
                         session::failed);
+    }
+
+    /** Reads the dry runs of all tracks, for {@link #all}. */
+    public void readAll() {
+        List<Track> tracks = session.lane().tracks();
+        session.background()
+                .read(
+                        Strings.text("task.dry-runs"),
+                        progress -> session.lane().proofs().lastDryRuns(tracks),
+                        read -> {
+                            if (!all.equals(read)) {
+                                all = read;
+                                session.changed(Topic.PROOFS);
+                            }
+                        },
+                        session::failed);
+    }
+
+    /** The dry runs of all tracks as {@link #readAll} found them last. */
+    public Map<Track, ProofStore.Remembered> all() {
+        return all;
     }
 
     /** The dry run of the track as it is remembered; empty until it is read. */

@@ -1,6 +1,7 @@
 package org.swaplane.desktop.shell;
 
 import java.util.List;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import org.swaplane.desktop.text.Strings;
@@ -28,6 +29,14 @@ public final class CommandMenu extends MenuButton {
     /** Menu items that run commands. */
     public static List<MenuItem> items(List<AppCommand> commands) {
         return commands.stream().map(CommandMenu::item).toList();
+    }
+
+    /** A menu at the mouse that offers the same. */
+    public static ContextMenu context(List<AppCommand> commands) {
+        ContextMenu menu = new ContextMenu();
+        menu.setOnShowing(event -> menu.getItems().setAll(items(commands)));
+        menu.getItems().setAll(items(commands));
+        return menu;
     }
 
     private static MenuItem item(AppCommand command) {
