@@ -78,7 +78,7 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule nobodyNamesAFormOfReviewCopy = noClasses()
             .that()
-            .resideOutsideOfPackage("org.swaplane.reviewcopy")
+            .resideOutsideOfPackage("org.swaplane.reviewcopy..")
             .should()
             .dependOnClassesThat()
             .implement(ReviewCopyFormat.class);

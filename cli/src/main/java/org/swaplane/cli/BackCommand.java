@@ -1,149 +1,171 @@
 package org.swaplane.cli;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
-import java.util.function.Function;
-import org.swaplane.document.State;
-import org.swaplane.exchange.FileExchange;
-import org.swaplane.exchange.ReturnReader;
-import org.swaplane.exchange.ReturnReading;
-import org.swaplane.exchange.ReturnedBilingual;
+import org.swaplane.convert.CopyReturn;
 import org.swaplane.exchange.RowChange;
-import org.swaplane.exchange.SentRow;
 import org.swaplane.exchange.StructureProblem;
-import org.swaplane.format.BilingualFile;
 import org.swaplane.format.FormatRegistry;
-import org.swaplane.format.SegmentEdit;
+import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
-import org.swaplane.reviewcopy.ReturnedCopy;
-import org.swaplane.reviewcopy.ReviewCopyFormats;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
+import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-/** Applies a returned review copy to the bilingual file it was made from. */
+/** Applies a returned review copy to the bilingual files it was made from. */
 @Command(
         name = "back",
-        description = "Applies the sound changes of a returned review copy to the bilingual file it was made from.")
+        description = "Applies the safe changes of a returned review copy to the bilingual files it was made from.")
 final class BackCommand implements Callable<Integer> {
-    @Parameters(index = "0", paramLabel = "BILINGUAL")
-    private Path bilingual;
+    @Parameters(arity = "2..*", paramLabel = "FILE... COPY", description = "The bilingual files, and what came back.")
+    private List<Path> files;
 
-    @Parameters(index = "1", paramLabel = "RETURNED")
-    private Path returned;
+    @ArgGroup(multiplicity = "1")
+    private Output output;
 
-    @Mixin
-    private OutputOptions output;
+    @Option(names = "--force", description = "Replace files that exist.")
+    private boolean force;
+
+    @Option(names = "--accept-empty", description = "Accept targets that were emptied.")
+    private boolean acceptEmpty;
 
     @Option(names = "--json", description = "Print one JSON object.")
     private boolean json;
 
+    private static final class Output {
+        @Option(names = "-o", paramLabel = "OUT", description = "The file to write; for one FILE.")
+        private Path file;
+
+        @Option(names = "--out-dir", paramLabel = "DIR", description = "The folder to write the files into.")
+        private Path folder;
+    }
+
     @Override
     public Integer call() throws IOException {
-        Source source = Source.of(bilingual);
-        BilingualFile file = FormatRegistry.ofInstalled().open(source, Progress.NONE);
-        List<SentRow> sent = FileExchange.sentRows(file.document());
-        String trip = FileExchange.trip(source.sha256());
-        Source back = Source.of(returned);
-        ReturnReading reading;
-        List<SegmentEdit> edits;
-        if (ReviewCopyFormats.ofInstalled().mayBeCopy(back)) {
-            reading = ReturnReader.read(copy(back, trip), trip, sent);
-            edits = edits(reading, change -> State.REVIEWED);
-        } else {
-            ReturnedBilingual other = bilingual(back, trip, sent);
-            reading = other.read();
-            edits = edits(reading, change -> other.state(change.segment()));
+        List<Path> inputs = files.subList(0, files.size() - 1);
+        Path copy = files.get(files.size() - 1);
+        if (output.file != null && inputs.size() > 1) {
+            throw new CannotProceedException(
+                    output.file.toString(), "several files cannot be written into one", "use --out-dir DIR");
         }
-        output.write(out -> file.write(edits, out, Progress.NONE), bilingual, returned);
-        report(reading, edits.size());
-        boolean allTaken = reading.problems().isEmpty()
-                && edits.size() == reading.changes().size();
-        return allTaken ? ExitStatus.ALL_WELL : ExitStatus.FOUND_SOMETHING;
-    }
-
-    private ReturnedCopy copy(Source back, String trip) throws IOException {
-        ReturnedCopy copy = ReviewCopyFormats.ofInstalled().read(back);
-        if (!copy.trip().orElseThrow().equals(trip)) {
-            throw notFrom();
+        List<Source> sources = inputs.stream().map(Source::of).toList();
+        CopyReturn back = new CopyReturn(FormatRegistry.ofInstalled(), acceptEmpty);
+        List<CopyReturn.Result> results = back.read(sources, Source.of(copy), Progress.NONE);
+        for (CopyReturn.Result result : results) {
+            write(result, inputs.get(sources.indexOf(result.source())), copy);
         }
-        return copy;
+        report(results, inputs, sources);
+        return results.stream().allMatch(CopyReturn.Result::isComplete)
+                ? ExitStatus.ALL_WELL
+                : ExitStatus.FOUND_SOMETHING;
     }
 
-    /** A bilingual file from another tool is known by its keys. */
-    private ReturnedBilingual bilingual(Source back, String trip, List<SentRow> sent) throws IOException {
-        BilingualFile file = FormatRegistry.ofInstalled().open(back, Progress.NONE);
-        ReturnedBilingual read = new ReturnedBilingual(file.document(), trip, sent);
-        if (read.recognised() == 0 && !sent.isEmpty()) {
-            throw notFrom();
+    private void write(CopyReturn.Result result, Path input, Path copy) throws IOException {
+        Path out = output.file != null ? output.file : output.folder.resolve(input.getFileName());
+        for (Path each : List.of(input, copy)) {
+            if (Files.exists(out) && Files.isSameFile(out, each)) {
+                throw new CannotProceedException(
+                        out.toString(), "this is the input, which is never changed", "choose another name");
+            }
         }
-        return read;
+        if (output.folder != null) {
+            Files.createDirectories(output.folder);
+        }
+        NewFile.write(out, force, bytes -> result.file().write(result.edits(), bytes, Progress.NONE));
     }
 
-    private CannotProceedException notFrom() {
-        return new CannotProceedException(
-                returned.toString(), "the copy was not made from " + bilingual, "give the file that it was made from");
-    }
-
-    private static List<SegmentEdit> edits(ReturnReading reading, Function<RowChange, State> state) {
-        return reading.safe().stream()
-                .map(change -> new SegmentEdit(change.index(), change.answer(), state.apply(change)))
-                .toList();
-    }
-
-    private void report(ReturnReading reading, int applied) throws IOException {
-        if (json) {
-            Map<String, Object> report = new LinkedHashMap<>();
-            report.put("applied", applied);
-            report.put("untouched", reading.untouched());
-            report.put(
-                    "problems",
-                    reading.problems().stream().map(BackCommand::entry).toList());
-            report.put(
-                    "changes",
-                    reading.changes().stream().map(BackCommand::entry).toList());
-            report.put(
-                    "remarks",
-                    reading.remarks().stream()
-                            .map(each -> Map.of(
-                                    "row", each.index() + 1,
-                                    "author", each.remark().author(),
-                                    "date", each.remark().date(),
-                                    "text", each.remark().text()))
-                            .toList());
-            Json.print(report);
+    private void report(List<CopyReturn.Result> results, List<Path> inputs, List<Source> sources) throws IOException {
+        int applied = results.stream().mapToInt(each -> each.edits().size()).sum();
+        if (!json) {
+            List<String> lines = new ArrayList<>();
+            for (CopyReturn.Result each : results) {
+                String prefix = inputs.size() > 1 ? each.source().name() + ": " : "";
+                each.reading().problems().forEach(problem -> lines.add(prefix + problem.message()));
+            }
+            int changes = results.stream()
+                    .mapToInt(each -> each.reading().changes().size())
+                    .sum();
+            lines.add(applied + " of " + changes + " changes applied");
+            lines.forEach(System.out::println);
             return;
         }
-        List<String> lines = new ArrayList<>();
-        reading.problems().forEach(problem -> lines.add(problem.message()));
-        lines.add(applied + " of " + reading.changes().size() + " changes applied");
-        lines.forEach(System.out::println);
+        List<Map<String, Object>> problems = new ArrayList<>();
+        List<Map<String, Object>> changes = new ArrayList<>();
+        List<Map<String, Object>> remarks = new ArrayList<>();
+        List<Map<String, Object>> perFile = new ArrayList<>();
+        for (CopyReturn.Result each : results) {
+            Optional<String> path = inputs.size() > 1
+                    ? Optional.of(inputs.get(sources.indexOf(each.source())).toString())
+                    : Optional.empty();
+            each.reading().problems().forEach(problem -> problems.add(of(path, entry(problem))));
+            each.reading().changes().forEach(change -> changes.add(of(path, entry(change, each.takes(change)))));
+            each.reading()
+                    .remarks()
+                    .forEach(remark -> remarks.add(of(
+                            path,
+                            Map.of(
+                                    "row", remark.index() + 1,
+                                    "author", remark.remark().author(),
+                                    "date", remark.remark().date(),
+                                    "text", remark.remark().text()))));
+            path.ifPresent(name -> perFile.add(Map.of(
+                    "path", name,
+                    "applied", each.edits().size(),
+                    "untouched", each.reading().untouched())));
+        }
+        Map<String, Object> report = new LinkedHashMap<>();
+        report.put("applied", applied);
+        report.put(
+                "untouched",
+                results.stream().mapToInt(each -> each.reading().untouched()).sum());
+        report.put("problems", problems);
+        report.put("changes", changes);
+        report.put("remarks", remarks);
+        if (!perFile.isEmpty()) {
+            report.put("files", perFile);
+        }
+        Json.print(report);
+    }
+
+    private static Map<String, Object> of(Optional<String> path, Map<String, Object> entry) {
+        Map<String, Object> whole = new LinkedHashMap<>();
+        path.ifPresent(name -> whole.put("path", name));
+        whole.putAll(entry);
+        return whole;
     }
 
     private static Map<String, Object> entry(StructureProblem problem) {
         return Map.of(
-                "kind", problem.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                "kind", word(problem.kind()),
                 "row", problem.number(),
                 "message", problem.message());
     }
 
-    private static Map<String, Object> entry(RowChange change) {
+    private static String word(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private static Map<String, Object> entry(RowChange change, boolean applied) {
         Map<String, Object> entry = new LinkedHashMap<>();
         entry.put("row", change.number());
         entry.put("unit", change.segment().unit());
         entry.put("segment", change.segment().key());
+        entry.put("case", word(change.what()));
         entry.put("sent", change.sent());
         entry.put("returned", change.returned());
-        entry.put("applied", change.safe());
+        entry.put("applied", applied);
+        change.state().ifPresent(state -> entry.put("state", word(state)));
         change.revision().ifPresent(revision -> {
             entry.put("author", revision.author());
             entry.put("date", revision.date());

@@ -2,11 +2,22 @@ package org.swaplane.cli;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.swaplane.convert.Conversion;
+import org.swaplane.convert.CopyConversion;
+import org.swaplane.convert.CopyOptions;
+import org.swaplane.exchange.RowSelection;
+import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Source;
+import org.swaplane.reviewcopy.ReviewCopy;
+import org.swaplane.reviewcopy.ReviewCopyFormat;
+import org.swaplane.reviewcopy.ReviewCopyFormats;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import picocli.CommandLine.Command;
@@ -20,8 +31,8 @@ import picocli.CommandLine.Parameters;
         description =
                 "Converts by content and extension: XLIFF, TMX and delimited text into each other or into a review copy.")
 final class ConvertCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "IN")
-    private Path in;
+    @Parameters(arity = "1..*", paramLabel = "IN", description = "One file; several for one review copy.")
+    private List<Path> in;
 
     @Mixin
     private OutputOptions output;
@@ -51,6 +62,22 @@ final class ConvertCommand implements Callable<Integer> {
     @Option(names = "--old-xliff", description = "The same as --xliff 1.2.")
     private boolean oldXliff;
 
+    @Option(
+            names = "--select",
+            paramLabel = "SELECTION",
+            description = "What of it goes into a review copy: rows:10-40, state:initial,translated, findings, changed,"
+                    + " words:500; joined by + where all must hold.")
+    private String select = "";
+
+    @Option(names = "--to", paramLabel = "NAME", description = "Whom a review copy is for.")
+    private String recipient = "";
+
+    @Option(names = "--due", paramLabel = "DATE", description = "Until when a review copy is wanted: 2026-12-04.")
+    private String due = "";
+
+    @Option(names = "--instructions", paramLabel = "FILE", description = "A text that stands on top of a review copy.")
+    private Path instructions;
+
     private Optional<Conversion.XliffVersion> xliff() {
         return switch (oldXliff && version.isEmpty() ? "1.2" : version) {
             case "" -> Optional.empty();
@@ -66,8 +93,65 @@ final class ConvertCommand implements Callable<Integer> {
     public Integer call() throws IOException {
         FileOptions options =
                 FileOptions.ofLanguages(sourceLanguage, targetLanguage).with(reading.document());
+        if (Conversion.isCopy(in, output.path())) {
+            return writeCopies(options);
+        }
+        refuseWithoutCopy();
         Conversion conversion = new Conversion(FormatRegistry.ofInstalled(), options, xliff());
-        output.write(conversion.writer(in, output.path(), Progress.NONE), in);
+        output.write(conversion.writer(in.get(0), output.path(), Progress.NONE), in.get(0));
         return ExitStatus.ALL_WELL;
+    }
+
+    private int writeCopies(FileOptions options) throws IOException {
+        ReviewCopyFormat format = ReviewCopyFormats.ofInstalled()
+                .byExtension(Conversion.extension(output.path()))
+                .orElseThrow();
+        CopyOptions copy = new CopyOptions(
+                select.isEmpty() ? RowSelection.ALL : RowSelection.parse(select), recipient, date(), said(), 0);
+        List<ReviewCopy> copies = new CopyConversion(FormatRegistry.ofInstalled(), options, copy)
+                .copies(in, format.mostRows(), Progress.NONE);
+        for (int i = 0; i < copies.size(); i++) {
+            ReviewCopy one = copies.get(i);
+            output.write(i + 1, copies.size(), bytes -> format.write(one, bytes), in);
+        }
+        return ExitStatus.ALL_WELL;
+    }
+
+    private void refuseWithoutCopy() {
+        boolean ofCopy = !select.isEmpty() || !recipient.isEmpty() || !due.isEmpty() || instructions != null;
+        if (in.size() > 1 || ofCopy) {
+            throw new CannotProceedException(
+                    output.path().toString(),
+                    in.size() > 1
+                            ? "several files go into one review copy only"
+                            : "--select, --to, --due and --instructions are for review copies",
+                    "use .docx, .xlsx, .html or .tsv");
+        }
+    }
+
+    /** A date with or without a time, as it was given. */
+    private String date() {
+        if (!due.isEmpty() && !due.matches("\\d{4}-\\d\\d-\\d\\d(?:[T ]\\d\\d:\\d\\d)?")) {
+            throw new CannotProceedException("--due", "'" + due + "' is no date", "give it as 2026-12-04");
+        }
+        try {
+            if (!due.isEmpty()) {
+                LocalDate.parse(due.substring(0, 10));
+            }
+        } catch (DateTimeParseException e) {
+            throw new CannotProceedException("--due", "'" + due + "' is no date", "give it as 2026-12-04");
+        }
+        return due;
+    }
+
+    private List<String> said() throws IOException {
+        if (instructions == null) {
+            return List.of();
+        }
+        return EncodedText.of(Source.of(instructions))
+                .readAll()
+                .lines()
+                .filter(line -> !line.isBlank())
+                .toList();
     }
 }

@@ -3,6 +3,7 @@ package org.swaplane.cli;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.swaplane.format.NewFile;
 import org.swaplane.task.CannotProceedException;
 import picocli.CommandLine.Option;
@@ -28,5 +29,18 @@ final class OutputOptions {
             }
         }
         NewFile.write(out, force, writer);
+    }
+
+    /** Writes one of several pieces of OUT, which are named after it: {@code copy-1of3.docx}. */
+    void write(int piece, int pieces, NewFile.Writer writer, List<Path> inputs) throws IOException {
+        if (pieces == 1) {
+            write(writer, inputs.toArray(Path[]::new));
+            return;
+        }
+        String name = out.getFileName().toString();
+        int dot = name.lastIndexOf('.');
+        Path path = out.resolveSibling(name.substring(0, dot) + '-' + piece + "of" + pieces + name.substring(dot));
+        NewFile.write(path, force, writer);
+        System.err.println(path);
     }
 }

@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
+import org.swaplane.content.TagOrder;
 import org.swaplane.content.Text;
 
 /** What a target with faulty tags should be, where that is certain. */
@@ -150,7 +151,7 @@ final class TagFixes {
                     exchanged.set(j, one);
                     boolean halves = one.kind() != Tag.Kind.STANDALONE && other.kind() != Tag.Kind.STANDALONE;
                     boolean meant = one.id().equals(other.id()) || j == i + 1;
-                    if (halves && meant && TagsCheck.wellNested(new Content(exchanged))) {
+                    if (halves && meant && TagOrder.isNested(new Content(exchanged))) {
                         sound.add(new Content(exchanged));
                     }
                 }

@@ -1,8 +1,6 @@
 package org.swaplane.check;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -10,6 +8,7 @@ import java.util.stream.Collectors;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
+import org.swaplane.content.TagOrder;
 import org.swaplane.format.NativeCode;
 import org.swaplane.placeholder.PrintfArguments;
 import org.swaplane.wording.Phrase;
@@ -46,11 +45,11 @@ final class TagsCheck implements Check {
                     missing.isEmpty() ? Optional.of(TagFixes.withoutAdded(segment.target(), added)) : Optional.empty();
             findings.add(finding(segment, "check.tags.added", added, fix));
         }
-        if (findings.isEmpty() && !wellNested(segment.target()) && wellNested(segment.source())) {
+        if (findings.isEmpty() && !TagOrder.isNested(segment.target()) && TagOrder.isNested(segment.source())) {
             findings.add(finding(
                     segment, "check.tags.nesting", List.of(), TagFixes.nested(segment.source(), segment.target())));
         }
-        if (findings.isEmpty() && !inOrder(segment)) {
+        if (findings.isEmpty() && !TagOrder.keepsFixedOrder(segment.target(), segment.source())) {
             Content ordered = TagFixes.ordered(segment.source(), segment.target());
             findings.add(finding(segment, "check.tags.order", List.of(), Optional.of(ordered)));
         }
@@ -126,33 +125,5 @@ final class TagsCheck implements Check {
             identities.add(tag.kind() + (numbered.get(i).isEmpty() ? tag.id() : numbered.get(i)));
         }
         return identities;
-    }
-
-    /** Whether the tags that the file wants in their order (XLIFF 2.1, section 4.3.1, canReorder) stand in it. */
-    private static boolean inOrder(CheckedSegment segment) {
-        return fixed(segment.source()).equals(fixed(segment.target()));
-    }
-
-    private static List<String> fixed(Content content) {
-        return content.tags().stream()
-                .filter(tag -> !tag.rights().reorder())
-                .map(tag -> tag.kind() + tag.id())
-                .toList();
-    }
-
-    static boolean wellNested(Content content) {
-        Deque<String> open = new ArrayDeque<>();
-        for (Tag tag : content.tags()) {
-            switch (tag.kind()) {
-                case OPEN -> open.push(tag.id());
-                case CLOSE -> {
-                    if (open.isEmpty() || !open.pop().equals(tag.id())) {
-                        return false;
-                    }
-                }
-                case STANDALONE -> {}
-            }
-        }
-        return open.isEmpty();
     }
 }

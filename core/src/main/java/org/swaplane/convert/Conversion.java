@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.Path;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -12,7 +11,6 @@ import java.util.Set;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
-import org.swaplane.exchange.FileExchange;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.NewFile;
@@ -21,12 +19,11 @@ import org.swaplane.format.table.DelimitedText;
 import org.swaplane.format.tmx.NewTmx;
 import org.swaplane.format.xliff12.NewXliff12;
 import org.swaplane.format.xliff2.NewXliff2;
-import org.swaplane.reviewcopy.ReviewCopyFormat;
 import org.swaplane.reviewcopy.ReviewCopyFormats;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
-/** One file made from another: XLIFF, TMX and delimited text into each other, and each of them into a review copy. */
+/** One file made from another: XLIFF, TMX and delimited text into each other. Review copies are made by {@link CopyConversion}. */
 public final class Conversion {
     private static final Set<String> DELIMITED = Set.of("csv", "tsv", "tab");
     private static final Set<String> XLIFF = Set.of("xlf", "xliff");
@@ -83,11 +80,7 @@ public final class Conversion {
         if (document.segments().isEmpty()) {
             throw new CannotProceedException(source.name(), "there is no segment in it", "there is nothing to convert");
         }
-        Optional<ReviewCopyFormat> copy = ReviewCopyFormats.ofInstalled().byExtension(to);
-        if (copy.isPresent()) {
-            String sha256 = source.sha256();
-            return bytes -> copy.get().write(FileExchange.copy(source.name(), sha256, document), bytes);
-        } else if (to.equals("tmx")) {
+        if (to.equals("tmx")) {
             return bytes -> NewTmx.write(document, bytes);
         } else if (XLIFF.contains(to)) {
             return bytes -> {
@@ -104,7 +97,18 @@ public final class Conversion {
         throw new CannotProceedException(
                 out.toString(),
                 "there is no way from " + document.format() + " to this extension",
-                "use .xlf, .tmx, .csv, .tsv or .docx");
+                "use .xlf, .tmx or .csv, or .docx, .xlsx, .html or .tsv for a review copy");
+    }
+
+    /** Whether a review copy is asked for, and not a table of one kind made of a table of another. */
+    public static boolean isCopy(List<Path> in, Path out) {
+        String from = extension(in.get(0));
+        String to = extension(out);
+        boolean tables = DELIMITED.contains(from) && DELIMITED.contains(to);
+        boolean same = in.size() == 1 && from.equals(to);
+        return !tables
+                && !same
+                && ReviewCopyFormats.ofInstalled().byExtension(to).isPresent();
     }
 
     private BilingualDocument read(Source source, String extension, Progress progress) throws IOException {
@@ -117,20 +121,15 @@ public final class Conversion {
 
     /** The parts in the languages that were asked for. */
     private BilingualDocument chosen(String name, BilingualDocument document) {
-        List<Part> parts = document.parts();
-        if (parts.stream().allMatch(this::isChosen)) {
+        LanguageChoice languages = new LanguageChoice(options, document);
+        if (languages.holdsAll()) {
             return document;
         }
-        if (parts.stream().noneMatch(this::isChosen)) {
-            throw new CannotProceedException(
-                    name,
-                    "there is nothing from " + options.sourceLanguage() + " to " + options.targetLanguage() + " in it",
-                    "it has " + pairs(document));
-        }
-        List<Segment> segments = document.segments().stream()
-                .filter(segment -> isChosen(parts.get(segment.part())))
-                .toList();
-        List<Part> own = parts.stream().filter(this::isChosen).toList();
+        languages.refuseIfNone(name);
+        List<Part> parts = document.parts();
+        List<Segment> segments =
+                document.segments().stream().filter(languages::holds).toList();
+        List<Part> own = parts.stream().filter(languages::holds).toList();
         List<Segment> renumbered = segments.stream()
                 .map(segment -> segment.inPart(own.indexOf(parts.get(segment.part()))))
                 .toList();
@@ -138,19 +137,8 @@ public final class Conversion {
                 document.format(), document.encoding(), own, renumbered, document.problems(), document.foreign());
     }
 
-    private boolean isChosen(Part part) {
-        return isIn(part.sourceLanguage(), options.sourceLanguage())
-                && isIn(part.targetLanguage(), options.targetLanguage());
-    }
-
-    private static boolean isIn(String language, String wanted) {
-        String own = language.toLowerCase(Locale.ROOT);
-        String asked = wanted.toLowerCase(Locale.ROOT);
-        return asked.isEmpty() || own.isEmpty() || own.equals(asked) || own.startsWith(asked + '-');
-    }
-
     private static BilingualDocument onePair(String name, BilingualDocument document) {
-        String pairs = pairs(document);
+        String pairs = LanguageChoice.pairs(document.parts());
         if (pairs.contains(",")) {
             throw new CannotProceedException(
                     name,
@@ -160,19 +148,14 @@ public final class Conversion {
         return document;
     }
 
-    private static String pairs(BilingualDocument document) {
-        Set<String> pairs = new LinkedHashSet<>();
-        document.parts().forEach(part -> pairs.add(part.sourceLanguage() + " to " + part.targetLanguage()));
-        return String.join(", ", pairs);
-    }
-
     private static void copy(Source source, OutputStream out) throws IOException {
         try (InputStream bytes = source.open()) {
             bytes.transferTo(out);
         }
     }
 
-    private static String extension(Path path) {
+    /** What stands behind the last dot of its name, in lower case. */
+    public static String extension(Path path) {
         String name = path.getFileName().toString().toLowerCase(Locale.ROOT);
         return name.substring(name.lastIndexOf('.') + 1);
     }

@@ -3,34 +3,55 @@ package org.swaplane.exchange;
 import static org.swaplane.wording.Wording.text;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
+import org.swaplane.content.TagOrder;
 import org.swaplane.document.Fingerprint;
+import org.swaplane.document.State;
 import org.swaplane.exchange.StructureProblem.Kind;
+import org.swaplane.reviewcopy.Irregularity;
 import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.reviewcopy.ReturnedRow;
 import org.swaplane.reviewcopy.ReviewCopy;
 
 /** Compares three texts for every row: as sent, as returned, as it stands now. Changes nothing. */
 public final class ReturnReader {
+    private static final Map<Irregularity, Kind> IRREGULAR = new EnumMap<>(Map.of(
+            Irregularity.STRUCK, Kind.TEXT_STRUCK,
+            Irregularity.HIDDEN, Kind.TEXT_HIDDEN,
+            Irregularity.MERGED, Kind.CELL_MERGED,
+            Irregularity.CALCULATED, Kind.CELL_CALCULATED,
+            Irregularity.UNCLEAR_COLUMN, Kind.COLUMN_UNCLEAR));
+
     private final Map<Integer, SentRow> sent = new HashMap<>();
+    private final Map<Integer, State> states;
     private final List<RowChange> changes = new ArrayList<>();
     private final List<RowRemark> remarks = new ArrayList<>();
     private final List<StructureProblem> problems = new ArrayList<>();
     private int untouched;
 
-    private ReturnReader(List<SentRow> rows) {
+    private ReturnReader(List<SentRow> rows, Map<Integer, State> states) {
         rows.forEach(row -> sent.put(row.number(), row));
+        this.states = states;
     }
 
     /** Reads {@code returned} against the rows that went out with {@code trip}. */
     public static ReturnReading read(ReturnedCopy returned, String trip, List<SentRow> rows) {
-        return new ReturnReader(rows).read(returned, new RowMatching(trip, rows));
+        return read(returned, trip, rows, Map.of());
+    }
+
+    /** The same of something that says states too, by the number of the row. */
+    static ReturnReading read(ReturnedCopy returned, String trip, List<SentRow> rows, Map<Integer, State> states) {
+        return new ReturnReader(rows, states).read(returned, new RowMatching(trip, rows));
     }
 
     private ReturnReading read(ReturnedCopy returned, RowMatching matching) {
@@ -41,59 +62,161 @@ public final class ReturnReader {
             byNumber.computeIfAbsent(problem.number(), none -> new ArrayList<>())
                     .add(problem);
         }
-        matched.forEach((number, row) -> readRow(sent.get(number), row, byNumber.getOrDefault(number, List.of())));
+        matched.forEach((number, row) ->
+                readRow(sent.get(number), row, matching.print(number), byNumber.getOrDefault(number, List.of())));
+        returned.remarks().forEach(remark -> remarks.add(new RowRemark(RowRemark.NO_SEGMENT, remark)));
+        sayUnclearColumn();
         return new ReturnReading(problems, changes, remarks, untouched);
     }
 
-    private void readRow(SentRow original, ReturnedRow row, List<StructureProblem> known) {
+    /** It concerns all rows, and is said once. */
+    private void sayUnclearColumn() {
+        if (changes.stream()
+                .flatMap(change -> change.problems().stream())
+                .anyMatch(problem -> problem.kind() == Kind.COLUMN_UNCLEAR)) {
+            problems.add(new StructureProblem(Kind.COLUMN_UNCLEAR, 0, text("return.column-unclear")));
+        }
+    }
+
+    private void readRow(SentRow original, ReturnedRow row, String print, List<StructureProblem> known) {
+        String returned = EdgeBreaks.without(row.target());
+        boolean textChanged = !returned.equals(original.sent())
+                && !(returned.isBlank() && original.sent().isBlank());
+        Optional<State> state =
+                Optional.ofNullable(states.get(original.number())).filter(each -> each != original.sentState());
+        TagNotation.Reading reading =
+                TagNotation.read(returned, original.segment().source());
         List<StructureProblem> own = new ArrayList<>();
-        Content source = original.segment().source();
-        TagNotation.Reading reading = TagNotation.read(row.target(), source);
-        boolean changed = !row.target().equals(original.sent());
-        int number = original.number();
-        if (!Fingerprint.ofWritten(row.source()).equals(Fingerprint.of(source))) {
-            own.add(new StructureProblem(
-                    Kind.SOURCE_CHANGED, number, text("return.source-changed", number, row.source())));
+        if (!Fingerprint.ofWritten(row.source()).equals(print)) {
+            own.add(problem(Kind.SOURCE_CHANGED, original, "return.source-changed", row.source()));
         }
-        if (changed && original.segment().locked()) {
-            own.add(new StructureProblem(Kind.LOCKED_CHANGED, number, text("return.locked-changed", number)));
+        if (textChanged) {
+            findProblems(original, row, returned, reading, own);
+        } else if (state.filter(each -> each.ordinal() < original.sentState().ordinal())
+                .isPresent()) {
+            own.add(problem(Kind.STATE_LOWERED, original, "return.state-lowered"));
         }
-        if (changed && !reading.damages().isEmpty()) {
-            String written = reading.damages().get(0).written().strip();
-            own.add(new StructureProblem(Kind.TAGS_DAMAGED, number, text("return.tags-damaged", number, written)));
-        } else if (changed && !tagsWhole(reading.content(), original)) {
-            own.add(new StructureProblem(Kind.TAGS_CHANGED, number, text("return.tags-changed", number)));
-        }
-        problems.addAll(own);
+        own.stream().filter(each -> each.kind() != Kind.COLUMN_UNCLEAR).forEach(problems::add);
         own.addAll(known);
         row.remarks().stream()
                 .filter(remark -> !isOurOwnNote(remark.text(), original))
                 .forEach(remark -> remarks.add(new RowRemark(original.index(), remark)));
-        if (changed) {
-            changes.add(change(original, row, reading, own));
+        if (textChanged || state.isPresent()) {
+            changes.add(change(original, row, returned, reading, state, own));
         } else {
             untouched++;
         }
     }
 
+    private static StructureProblem problem(Kind kind, SentRow row, String key, Object... more) {
+        Object[] arguments = new Object[more.length + 1];
+        arguments[0] = row.number();
+        System.arraycopy(more, 0, arguments, 1, more.length);
+        return new StructureProblem(kind, row.number(), text(key, arguments));
+    }
+
+    private static void findProblems(
+            SentRow original,
+            ReturnedRow row,
+            String returned,
+            TagNotation.Reading reading,
+            List<StructureProblem> found) {
+        if (original.segment().locked()) {
+            found.add(problem(Kind.LOCKED_CHANGED, original, "return.locked-changed"));
+        }
+        if (isBlank(returned) && !original.sent().isBlank()) {
+            found.add(problem(Kind.EMPTIED, original, "return.emptied"));
+        }
+        for (Irregularity irregularity : row.irregularities()) {
+            Kind kind = IRREGULAR.get(irregularity);
+            found.add(problem(
+                    kind,
+                    original,
+                    "return." + kind.name().toLowerCase(Locale.ROOT).replace('_', '-')));
+        }
+        if (!reading.damages().isEmpty()) {
+            String written = reading.damages().get(0).written().strip();
+            found.add(problem(Kind.TAGS_DAMAGED, original, "return.tags-damaged", written));
+        } else if (!tagsWhole(reading.content(), original)) {
+            found.add(problem(Kind.TAGS_CHANGED, original, "return.tags-changed"));
+        }
+        findMisplacedTags(original, reading.content(), found);
+    }
+
+    /** Letters, digits or signs: anything but white space and what is not seen. */
+    private static boolean isBlank(String text) {
+        return text.codePoints()
+                .allMatch(c -> Character.isWhitespace(c)
+                        || Character.isSpaceChar(c)
+                        || Character.getType(c) == Character.FORMAT
+                        || Character.isISOControl(c));
+    }
+
+    /** What was so in the source, or as it was sent, is nobody's fault there. */
+    private static void findMisplacedTags(SentRow original, Content answer, List<StructureProblem> found) {
+        Content source = original.segment().source();
+        Content sent = TagNotation.read(original.sent(), source).content();
+        if (!TagOrder.isWritable(answer)) {
+            found.add(problem(Kind.TAGS_BROKEN, original, "return.tags-broken"));
+        } else if (!TagOrder.isNested(answer)
+                && TagOrder.isNested(source)
+                && (TagOrder.isNested(sent) || sent.isEmpty())) {
+            found.add(problem(
+                    opensFirst(answer) ? Kind.TAGS_MOVED : Kind.TAGS_BROKEN,
+                    original,
+                    opensFirst(answer) ? "return.tags-moved" : "return.tags-broken"));
+        } else if (!TagOrder.keepsFixedOrder(answer, source) && sameTags(answer, source)) {
+            found.add(problem(Kind.TAGS_MOVED, original, "return.tags-moved"));
+        }
+    }
+
+    /** Whether no tag closes what is not open. */
+    private static boolean opensFirst(Content content) {
+        Set<String> open = new HashSet<>();
+        for (Tag tag : content.tags()) {
+            if (tag.kind() == Tag.Kind.OPEN) {
+                open.add(tag.id());
+            } else if (tag.kind() == Tag.Kind.CLOSE && !open.remove(tag.id())) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     private static RowChange change(
-            SentRow original, ReturnedRow row, TagNotation.Reading reading, List<StructureProblem> problems) {
-        String now = TagNotation.write(original.now(), original.segment().source());
-        RowChange.Case what = now.equals(original.sent())
-                ? RowChange.Case.CHANGED_THERE
-                : now.equals(row.target()) ? RowChange.Case.SAME_CHANGE : RowChange.Case.CONFLICT;
-        boolean mended = !reading.damages().isEmpty() && tagsWhole(reading.repaired(), original);
+            SentRow original,
+            ReturnedRow row,
+            String returned,
+            TagNotation.Reading reading,
+            Optional<State> state,
+            List<StructureProblem> problems) {
+        Content source = original.segment().source();
+        String nowWhole = TagNotation.write(original.now(), source);
+        String now = EdgeBreaks.without(nowWhole);
+        boolean textChanged = !returned.equals(original.sent());
+        boolean stands = now.equals(original.sent())
+                && (textChanged || original.segment().state() == original.sentState());
+        boolean same = now.equals(returned)
+                && (textChanged
+                        || state.filter(original.segment().state()::equals).isPresent());
+        RowChange.Case what =
+                same ? RowChange.Case.SAME_CHANGE : stands ? RowChange.Case.CHANGED_THERE : RowChange.Case.CONFLICT;
+        boolean mended = !reading.damages().isEmpty()
+                && tagsWhole(reading.repaired(), original)
+                && TagOrder.isWritable(reading.repaired());
+        EdgeBreaks edges = EdgeBreaks.of(nowWhole.isEmpty() ? TagNotation.write(source, source) : nowWhole);
         return new RowChange(
                 original.number(),
                 original.index(),
                 original.segment(),
                 what,
                 original.sent(),
-                row.target(),
-                reading.content(),
-                mended ? Optional.of(reading.repaired()) : Optional.empty(),
+                returned,
+                textChanged ? edges.around(reading.content()) : original.now(),
+                mended ? Optional.of(edges.around(reading.repaired())) : Optional.empty(),
                 original.now(),
                 row.revision(),
+                state,
                 problems);
     }
 
@@ -120,6 +243,6 @@ public final class ReturnReader {
     private static boolean isOurOwnNote(String text, SentRow original) {
         return original.notes().contains(text)
                 || original.segment().notes().stream().anyMatch(note -> text.equals(note.text()))
-                || text.equals(ReviewCopy.notes(original.segment()));
+                || text.equals(ReviewCopy.notes(original.segment()).strip());
     }
 }

@@ -3,135 +3,238 @@ package org.swaplane.exchange;
 import static org.swaplane.wording.Wording.text;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Fingerprint;
+import org.swaplane.document.Note;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.exchange.StructureProblem.Kind;
+import org.swaplane.reviewcopy.Remark;
 import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.reviewcopy.ReturnedRow;
 import org.swaplane.reviewcopy.RowCode;
+import org.swaplane.reviewcopy.SentTexts;
 
 /**
- * A bilingual file that came back from another tool, read like a copy that came back from a person: its rows are its segments. A unit
- * that was cut otherwise there is said and left out, since it fits nothing that was sent.
+ * A bilingual file that came back from another tool, read like a copy that came back from a person: its rows are its segments. They are
+ * known by the ids of their units and by their sources, never by what tools rewrite: names and ids of files, prefixes, ids of segments.
+ * A unit that was cut otherwise there is said and left out, since it fits nothing that was sent.
  */
 public final class ReturnedBilingual {
     private final BilingualDocument returned;
     private final String trip;
     private final List<SentRow> sent;
-    private final Map<String, State> states = new HashMap<>();
+    /** Returned segments by the number of the row that each is. */
+    private final Map<Integer, Segment> matched = new HashMap<>();
 
-    /** {@code sent} are all rows that went out. */
-    public ReturnedBilingual(BilingualDocument returned, String trip, List<SentRow> sent) {
+    private final List<StructureProblem> problems = new ArrayList<>();
+
+    /**
+     * @param sent all rows that went out
+     * @param targets the language of the target by the index of a sent segment's part
+     */
+    public ReturnedBilingual(BilingualDocument returned, String trip, List<SentRow> sent, List<String> targets) {
         this.returned = returned;
         this.trip = trip;
         this.sent = List.copyOf(sent);
-        returned.segments().forEach(segment -> states.put(segment.key(), segment.state()));
+        match(targets);
     }
 
-    /** The share of the segments sent that came back under their own key, from 0 to 1. */
+    /** The share of the segments sent that came back, from 0 to 1. */
     public double recognised() {
-        return (double) sent.stream()
-                        .filter(row -> states.containsKey(row.segment().key()))
-                        .count()
-                / Math.max(1, sent.size());
+        return (double) matched.size() / Math.max(1, sent.size());
+    }
+
+    /** Whether two codes can be of one language: they may say more or less, and nothing that contradicts. */
+    static boolean agree(String one, String other) {
+        String[] left = one.toLowerCase(Locale.ROOT).split("[-_]");
+        String[] right = other.toLowerCase(Locale.ROOT).split("[-_]");
+        for (int i = 0; i < Math.min(left.length, right.length); i++) {
+            if (!left[i].equals(right[i])) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private boolean agrees(Segment there, SentRow row, List<String> targets) {
+        String own = returned.parts().get(there.part()).targetLanguage();
+        int part = row.segment().part();
+        String asked = part < targets.size() ? targets.get(part) : "";
+        return own.isEmpty() || asked.isEmpty() || agree(own, asked);
+    }
+
+    private void match(List<String> targets) {
+        Map<String, List<Segment>> byUnit = new LinkedHashMap<>();
+        Map<String, List<Segment>> bySource = new HashMap<>();
+        Map<String, List<Segment>> byKey = new HashMap<>();
+        for (Segment segment : returned.segments()) {
+            byKey.computeIfAbsent(segment.key(), none -> new ArrayList<>()).add(segment);
+            byUnit.computeIfAbsent(segment.unit(), none -> new ArrayList<>()).add(segment);
+            bySource.computeIfAbsent(Fingerprint.of(segment.source()), none -> new ArrayList<>())
+                    .add(segment);
+        }
+        Set<Segment> taken = Collections.newSetFromMap(new IdentityHashMap<>());
+        Map<String, Integer> sourcesSent = new HashMap<>();
+        sent.forEach(row -> sourcesSent.merge(Fingerprint.of(row.segment().source()), 1, Integer::sum));
+        Map<String, List<SentRow>> sentByUnit = new HashMap<>();
+        sent.forEach(row -> sentByUnit
+                .computeIfAbsent(row.segment().unit(), none -> new ArrayList<>())
+                .add(row));
+        // First the same key with the same text, then the same unit with the same text, then the same key with another
+        // text, then the same
+        // text anywhere.
+        for (Step step : Step.values()) {
+            for (SentRow row : sent) {
+                if (matched.containsKey(row.number())) {
+                    continue;
+                }
+                String unit = row.segment().unit();
+                String print = Fingerprint.of(row.segment().source());
+                List<Segment> candidates =
+                        switch (step) {
+                            case KEY, KEY_ALONE ->
+                                byKey.getOrDefault(row.segment().key(), List.of());
+                            case UNIT, UNIT_ALONE -> byUnit.getOrDefault(unit, List.of());
+                            case SOURCE ->
+                                sourcesSent.get(print) == 1 ? bySource.getOrDefault(print, List.of()) : List.of();
+                        };
+                boolean anyText = step == Step.KEY_ALONE || step == Step.UNIT_ALONE;
+                if (anyText && isCutOtherwise(sentByUnit.get(unit), byUnit.getOrDefault(unit, List.of()), step)) {
+                    continue;
+                }
+                List<Segment> fitting = candidates.stream()
+                        .filter(each -> !taken.contains(each) && agrees(each, row, targets))
+                        .filter(each -> anyText || Fingerprint.of(each.source()).equals(print))
+                        .toList();
+                if (step == Step.UNIT ? !fitting.isEmpty() : fitting.size() == 1) {
+                    matched.put(row.number(), fitting.get(0));
+                    taken.add(fitting.get(0));
+                }
+            }
+        }
+        findRepeated(taken, byUnit);
+    }
+
+    private enum Step {
+        KEY,
+        UNIT,
+        KEY_ALONE,
+        UNIT_ALONE,
+        SOURCE
+    }
+
+    /** Whether a unit has the same text in other pieces, so that none of its segments can be told by its place. */
+    private static boolean isCutOtherwise(List<SentRow> here, List<Segment> there, Step step) {
+        if (here.size() != there.size() || step == Step.UNIT_ALONE && here.size() > 1) {
+            return true;
+        }
+        List<String> ours =
+                here.stream().map(row -> row.segment().source().plainText()).toList();
+        List<String> theirs =
+                there.stream().map(segment -> segment.source().plainText()).toList();
+        return !ours.equals(theirs) && joined(ours).equals(joined(theirs)) && here.size() > 1;
+    }
+
+    private static String joined(List<String> texts) {
+        return String.join("", texts).replaceAll("\\s", "");
+    }
+
+    /** A unit that stands there twice, with the same source and another target. */
+    private void findRepeated(Set<Segment> taken, Map<String, List<Segment>> byUnit) {
+        for (SentRow row : sent) {
+            Segment there = matched.get(row.number());
+            if (there == null) {
+                continue;
+            }
+            String print = Fingerprint.of(there.source());
+            long others = byUnit.getOrDefault(there.unit(), List.of()).stream()
+                    .filter(each -> !taken.contains(each)
+                            && Fingerprint.of(each.source()).equals(print))
+                    .filter(each -> !each.target().sameAs(there.target()))
+                    .count();
+            if (others > 0) {
+                problems.add(new StructureProblem(
+                        Kind.ROW_DOUBLED, row.number(), text("return.unit-doubled", there.unit())));
+            }
+        }
     }
 
     /** What it says against what was sent and what stands now. */
     public ReturnReading read() {
-        Map<String, List<Segment>> cutThere = byUnit(returned.segments());
-        Map<String, List<Segment>> cutHere =
-                byUnit(sent.stream().map(SentRow::segment).toList());
-        Set<String> resegmented = new HashSet<>();
-        List<StructureProblem> problems = new ArrayList<>();
+        Set<Integer> doubled = new HashSet<>();
+        problems.forEach(problem -> doubled.add(problem.number()));
+        List<SentRow> rows = new ArrayList<>();
+        List<ReturnedRow> found = new ArrayList<>();
+        Map<Integer, State> states = new HashMap<>();
+        Map<String, List<SentRow>> resegmented = new LinkedHashMap<>();
+        int position = 1;
+        Map<String, List<Segment>> unmatched = unmatched();
         for (SentRow row : sent) {
-            String unit = unit(row.segment());
-            List<Segment> there = cutThere.getOrDefault(unit, List.of());
-            if (!there.isEmpty() && isCutOtherwise(cutHere.get(unit), there) && resegmented.add(unit)) {
-                problems.add(new StructureProblem(
-                        Kind.RESEGMENTED,
-                        row.number(),
-                        text(
-                                "return.resegmented",
-                                row.segment().unit(),
-                                there.size(),
-                                cutHere.get(unit).size())));
+            Segment there = matched.get(row.number());
+            if (there == null && unmatched.containsKey(row.segment().unit())) {
+                resegmented
+                        .computeIfAbsent(row.segment().unit(), none -> new ArrayList<>())
+                        .add(row);
+            } else if (!doubled.contains(row.number())) {
+                rows.add(row);
+                if (there != null) {
+                    states.put(row.number(), there.state());
+                    found.add(returnedRow(position++, row, there));
+                }
             }
         }
-        List<SentRow> rows = sent.stream()
-                .filter(row -> !resegmented.contains(unit(row.segment())))
-                .toList();
-        ReturnReading reading = ReturnReader.read(copy(rows, resegmented), trip, rows);
+        resegmented.forEach((unit, cut) -> problems.add(new StructureProblem(
+                Kind.RESEGMENTED,
+                cut.get(0).number(),
+                text("return.resegmented", unit, unmatched.get(unit).size(), cut.size()))));
+        ReturnedCopy copy = new ReturnedCopy(List.of(), found, SentTexts.NONE, List.of());
+        ReturnReading reading = ReturnReader.read(copy, trip, rows, states);
         problems.addAll(reading.problems());
         return new ReturnReading(problems, reading.changes(), reading.remarks(), reading.untouched());
     }
 
-    /** The state that the file gives a segment. */
-    public State state(Segment segment) {
-        return states.getOrDefault(segment.key(), State.TRANSLATED);
+    private Map<String, List<Segment>> unmatched() {
+        Set<Segment> taken = Collections.newSetFromMap(new IdentityHashMap<>());
+        taken.addAll(matched.values());
+        Map<String, List<Segment>> left = new HashMap<>();
+        returned.segments().stream().filter(each -> !taken.contains(each)).forEach(each -> left.computeIfAbsent(
+                        each.unit(), none -> new ArrayList<>())
+                .add(each));
+        return left;
     }
 
-    private ReturnedCopy copy(List<SentRow> rows, Set<String> resegmented) {
-        Map<String, SentRow> byKey =
-                rows.stream().collect(Collectors.toMap(row -> row.segment().key(), Function.identity()));
-        List<ReturnedRow> found = new ArrayList<>();
-        int position = 1;
-        for (Segment segment : returned.segments()) {
-            if (!resegmented.contains(unit(segment))) {
-                Optional<SentRow> row = Optional.ofNullable(byKey.get(segment.key()));
-                String target = TagNotation.write(
-                        segment.target(),
-                        row.map(each -> each.segment().source()).orElse(segment.source()));
-                found.add(new ReturnedRow(
-                        position++,
-                        row.map(each -> RowCode.of(
-                                trip,
-                                each.number(),
-                                Fingerprint.of(each.segment().source()))),
-                        TagNotation.write(segment.source(), segment.source()),
-                        target,
-                        List.of(),
-                        Optional.empty()));
-            }
-        }
-        return new ReturnedCopy(Optional.empty(), found);
+    private ReturnedRow returnedRow(int position, SentRow row, Segment there) {
+        String print = Fingerprint.of(row.segment().source());
+        List<Remark> remarks = there.notes().stream()
+                .map(Note::text)
+                .filter(note -> row.segment().notes().stream()
+                        .noneMatch(own -> own.text().equals(note)))
+                .map(note -> new Remark("", "", note))
+                .toList();
+        return new ReturnedRow(
+                position,
+                Optional.of(RowCode.of(trip, row.number(), print)),
+                TagNotation.write(there.source(), there.source()),
+                TagNotation.write(there.target(), row.segment().source()),
+                remarks,
+                Optional.empty());
     }
 
-    private static Map<String, List<Segment>> byUnit(List<Segment> segments) {
-        Map<String, List<Segment>> units = new LinkedHashMap<>();
-        segments.forEach(segment ->
-                units.computeIfAbsent(unit(segment), none -> new ArrayList<>()).add(segment));
-        return units;
-    }
-
-    /** The part of a key that all segments of a unit share, and its id. */
-    private static String unit(Segment segment) {
-        int at = segment.key().indexOf(segment.unit());
-        return at < 0 ? segment.unit() : segment.key().substring(0, at) + segment.unit();
-    }
-
-    /** The same text in other pieces; a text that was changed in one of them is another matter. */
-    private static boolean isCutOtherwise(List<Segment> here, List<Segment> there) {
-        return here.size() != there.size()
-                || !texts(here).equals(texts(there)) && joined(here).equals(joined(there));
-    }
-
-    private static List<String> texts(List<Segment> segments) {
-        return segments.stream().map(segment -> segment.source().plainText()).toList();
-    }
-
-    private static String joined(List<Segment> segments) {
-        return String.join("", texts(segments)).replaceAll("\\s", "");
+    /** The state that the file gives the segment of a row. */
+    public State state(int number) {
+        Segment there = matched.get(number);
+        return there == null ? State.TRANSLATED : there.state();
     }
 }

@@ -5,16 +5,18 @@ import java.util.Optional;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.Segment;
+import org.swaplane.document.State;
 import org.swaplane.reviewcopy.Revision;
 
 /**
- * A row whose target came back different from what was sent.
+ * A row whose target or state came back different from what was sent.
  *
  * @param sent as it went out, in tag notation
  * @param returned as it came back, in tag notation
  * @param answer what came back as content; a damaged tag stands in it as text
  * @param repaired the answer with damaged tags replaced by the ones that were meant, when that makes all tags whole
- * @param problems why it must not be taken without a look; empty for a sound row
+ * @param state the state that came back, where it is another than was sent; copies for people say nothing of states
+ * @param problems what is odd about it; none of them is doubtful in a safe row
  */
 public record RowChange(
         int number,
@@ -27,6 +29,7 @@ public record RowChange(
         Optional<Content> repaired,
         Content now,
         Optional<Revision> revision,
+        Optional<State> state,
         List<StructureProblem> problems) {
 
     /** The three texts compared: as sent, as returned, as it stands now. */
@@ -42,7 +45,8 @@ public record RowChange(
 
     /** Whether it can be taken without a person's look. */
     public boolean safe() {
-        return problems.isEmpty() && what == Case.CHANGED_THERE;
+        return what == Case.CHANGED_THERE
+                && problems.stream().noneMatch(problem -> problem.kind().isDoubtful());
     }
 
     /** What taking it would write, where it can be taken at all: never a damaged tag, never over a lock. */
@@ -53,6 +57,11 @@ public record RowChange(
         }
         boolean damaged = problems.stream().anyMatch(problem -> problem.kind() == StructureProblem.Kind.TAGS_DAMAGED);
         return damaged ? repaired : Optional.of(answer);
+    }
+
+    /** Whether only its state changed. */
+    public boolean isOfStateOnly() {
+        return state.isPresent() && returned.equals(sent);
     }
 
     public String nowWritten() {

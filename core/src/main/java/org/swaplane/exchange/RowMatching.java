@@ -2,8 +2,10 @@ package org.swaplane.exchange;
 
 import static org.swaplane.wording.Wording.text;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -16,16 +18,24 @@ import org.swaplane.exchange.StructureProblem.Kind;
 import org.swaplane.reviewcopy.ReturnedRow;
 import org.swaplane.reviewcopy.RowCode;
 
-/** Finds for every row that came back the row that was sent: by its code, else by its source text. */
+/** Finds for every row that came back the row that was sent: by its code, else by its number and source, else by its source alone. */
 final class RowMatching {
+    /** Problems of one kind that are said one by one; more are said at once. */
+    private static final int MOST_SAID = 5;
+
     private final String trip;
     private final Map<Integer, SentRow> sent = new TreeMap<>();
+    private final Map<Integer, String> prints = new HashMap<>();
     private final Map<Integer, ReturnedRow> matched = new TreeMap<>();
+    private final List<Integer> withoutCode = new ArrayList<>();
     private final List<StructureProblem> problems = new ArrayList<>();
 
     RowMatching(String trip, List<SentRow> rows) {
         this.trip = trip;
-        rows.forEach(row -> sent.put(row.number(), row));
+        for (SentRow row : rows) {
+            sent.put(row.number(), row);
+            prints.put(row.number(), Fingerprint.of(row.segment().source()));
+        }
     }
 
     /** Returned rows by the number that they were sent with. */
@@ -34,14 +44,14 @@ final class RowMatching {
         for (ReturnedRow row : returned) {
             Optional<RowCode> code = row.code().filter(each -> each.trip().equals(trip));
             SentRow original = code.map(each -> sent.get(each.number())).orElse(null);
-            if (original == null
-                    || !code.get().fits(Fingerprint.of(original.segment().source()))) {
+            if (original == null || !code.get().fits(prints.get(original.number()))) {
                 nameless.add(row);
             } else {
                 put(original.number(), row);
             }
         }
-        nameless.forEach(this::matchBySource);
+        matchBySource(matchByNumber(nameless));
+        sayEach(Kind.CODE_DAMAGED, withoutCode, "return.code-damaged", "return.codes-damaged");
         findMissing();
         findMoved();
         return matched;
@@ -49,6 +59,11 @@ final class RowMatching {
 
     List<StructureProblem> problems() {
         return problems;
+    }
+
+    /** The fingerprint of the source of a row that was sent. */
+    String print(int number) {
+        return prints.get(number);
     }
 
     private void put(int number, ReturnedRow row) {
@@ -60,42 +75,97 @@ final class RowMatching {
         }
     }
 
-    private void matchBySource(ReturnedRow row) {
-        String fingerprint = Fingerprint.ofWritten(row.source());
-        List<SentRow> candidates = sent.values().stream()
-                .filter(each -> !matched.containsKey(each.number()))
-                .filter(each -> Fingerprint.of(each.segment().source()).equals(fingerprint))
-                .toList();
-        if (candidates.size() == 1) {
-            int number = candidates.get(0).number();
-            matched.put(number, row);
-            problems.add(new StructureProblem(Kind.CODE_DAMAGED, number, text("return.code-damaged", number)));
-        } else {
-            problems.add(new StructureProblem(
-                    Kind.ROW_UNKNOWN, 0, text("return.row-unknown", row.position(), row.source())));
+    /** The rows that have no number of a row with their source. */
+    private List<ReturnedRow> matchByNumber(List<ReturnedRow> nameless) {
+        List<ReturnedRow> left = new ArrayList<>();
+        for (ReturnedRow row : nameless) {
+            String print = prints.get(row.number());
+            if (print != null
+                    && !matched.containsKey(row.number())
+                    && print.equals(Fingerprint.ofWritten(row.source()))) {
+                matched.put(row.number(), row);
+                withoutCode.add(row.number());
+            } else {
+                left.add(row);
+            }
         }
+        return left;
     }
 
-    private void findMissing() {
-        for (SentRow row : sent.values()) {
-            if (!matched.containsKey(row.number())) {
-                problems.add(
-                        new StructureProblem(Kind.ROW_MISSING, row.number(), text("return.row-missing", row.number())));
+    /** Of rows with the same source, none is guessed. */
+    private void matchBySource(List<ReturnedRow> nameless) {
+        if (nameless.isEmpty()) {
+            return;
+        }
+        Map<String, Deque<Integer>> candidates = new HashMap<>();
+        sent.keySet().stream().filter(number -> !matched.containsKey(number)).forEach(number -> candidates
+                .computeIfAbsent(prints.get(number), none -> new ArrayDeque<>())
+                .add(number));
+        Map<String, Integer> returned = new HashMap<>();
+        nameless.forEach(row -> returned.merge(Fingerprint.ofWritten(row.source()), 1, Integer::sum));
+        for (ReturnedRow row : nameless) {
+            String print = Fingerprint.ofWritten(row.source());
+            Deque<Integer> own = candidates.getOrDefault(print, new ArrayDeque<>());
+            if (own.size() == 1 && returned.get(print) == 1) {
+                matched.put(own.peek(), row);
+                withoutCode.add(own.peek());
+            } else {
+                problems.add(new StructureProblem(
+                        Kind.ROW_UNKNOWN, 0, text("return.row-unknown", row.position(), row.source())));
             }
         }
     }
 
-    /** Moved are the fewest rows that would have to go elsewhere to restore the order. */
+    private void findMissing() {
+        List<Integer> missing = sent.keySet().stream()
+                .filter(number -> !matched.containsKey(number))
+                .toList();
+        sayEach(Kind.ROW_MISSING, missing, "return.row-missing", "return.rows-missing");
+    }
+
+    /** One by one, or where they are many, all at once. */
+    private void sayEach(Kind kind, List<Integer> numbers, String one, String many) {
+        if (numbers.size() > MOST_SAID) {
+            problems.add(new StructureProblem(kind, 0, text(many, numbers.size(), ranges(numbers))));
+        } else {
+            numbers.forEach(number -> problems.add(new StructureProblem(kind, number, text(one, number))));
+        }
+    }
+
+    /** Rising numbers as people write them: {@code 3, 5–9}; the first of them where there are many. */
+    private static String ranges(List<Integer> numbers) {
+        StringBuilder ranges = new StringBuilder();
+        int at = 0;
+        int said = 0;
+        List<Integer> sorted = numbers.stream().sorted().toList();
+        while (at < sorted.size() && said++ < MOST_SAID * 2) {
+            int end = at;
+            while (end + 1 < sorted.size() && sorted.get(end + 1) == sorted.get(end) + 1) {
+                end++;
+            }
+            ranges.append(ranges.isEmpty() ? "" : ", ").append(sorted.get(at));
+            ranges.append(end > at ? "–" + sorted.get(end) : "");
+            at = end + 1;
+        }
+        return ranges + (at < sorted.size() ? " …" : "");
+    }
+
+    /** Moved are the fewest rows that would have to go elsewhere to restore the order; where that is many, the table was sorted. */
     private void findMoved() {
         List<Integer> order = new ArrayList<>(matched.keySet());
         order.sort((a, b) ->
                 Integer.compare(matched.get(a).position(), matched.get(b).position()));
         Set<Integer> inPlace = new HashSet<>(longestIncreasing(order));
-        for (int number : matched.keySet()) {
-            if (!inPlace.contains(number)) {
-                int position = matched.get(number).position();
-                problems.add(new StructureProblem(Kind.ROW_MOVED, number, text("return.row-moved", number, position)));
-            }
+        List<Integer> moved = matched.keySet().stream()
+                .filter(number -> !inPlace.contains(number))
+                .toList();
+        if (moved.size() > MOST_SAID) {
+            problems.add(new StructureProblem(Kind.ROW_MOVED, 0, text("return.rows-sorted", moved.size())));
+            return;
+        }
+        for (int number : moved) {
+            int position = matched.get(number).position();
+            problems.add(new StructureProblem(Kind.ROW_MOVED, number, text("return.row-moved", number, position)));
         }
     }
 

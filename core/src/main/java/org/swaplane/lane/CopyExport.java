@@ -2,13 +2,15 @@ package org.swaplane.lane;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
+import org.swaplane.exchange.CopyRows;
 import org.swaplane.exchange.ReviewInstructions;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
 import org.swaplane.format.xliff12.NewXliff12;
 import org.swaplane.format.xliff2.NewXliff2;
-import org.swaplane.reviewcopy.CopyIdentity;
 import org.swaplane.reviewcopy.ReviewCopy;
 import org.swaplane.reviewcopy.ReviewCopyFormat;
 import org.swaplane.task.Progress;
@@ -68,14 +70,16 @@ public final class CopyExport {
     private Path writeReviewCopy(TrackSnapshot track, String code, Purpose purpose, String name) throws IOException {
         ReviewCopyFormat format = lane.copies().all().get(0);
         Path file = lane.free("sent", name + '.' + format.extension());
-        CopyIdentity identity =
-                new CopyIdentity(lane.settings().id(), track.track().id(), code, track.size());
-        ReviewCopy copy = ReviewCopy.of(
-                track.document(),
-                track::target,
-                identity,
+        CopyRows.Owner owner =
+                new CopyRows.Owner(lane.settings().id(), track.track().id(), code);
+        List<Integer> all = IntStream.range(0, track.size()).boxed().toList();
+        ReviewCopy.Part part = new CopyRows(track.document(), track::target).part(owner, track.name(), all, 0);
+        ReviewCopy copy = new ReviewCopy(
                 track.name(),
-                purpose == Purpose.REVIEW ? ReviewInstructions.forReview() : ReviewInstructions.forTranslation());
+                purpose == Purpose.REVIEW ? ReviewInstructions.forReview() : ReviewInstructions.forTranslation(),
+                part.identity().source(),
+                part.identity().target(),
+                List.of(part));
         NewFile.write(file, false, out -> format.write(copy, out));
         return file;
     }

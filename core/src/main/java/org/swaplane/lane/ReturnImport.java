@@ -25,6 +25,7 @@ import org.swaplane.exchange.ReturnReading;
 import org.swaplane.exchange.ReturnReport;
 import org.swaplane.exchange.ReturnedBilingual;
 import org.swaplane.exchange.RowChange;
+import org.swaplane.exchange.RowRemark;
 import org.swaplane.exchange.SentRow;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
@@ -127,7 +128,13 @@ public final class ReturnImport {
             }
             TrackSnapshot now = track.now(progress);
             if (sent.segments().size() == now.size()) {
-                ReturnedBilingual back = new ReturnedBilingual(document, trip.code(), sentRows(sent, now));
+                ReturnedBilingual back = new ReturnedBilingual(
+                        document,
+                        trip.code(),
+                        sentRows(sent, now),
+                        now.document().parts().stream()
+                                .map(part -> part.targetLanguage())
+                                .toList());
                 if (back.recognised() >= MOST_OF_IT) {
                     return Optional.of(recognised(copy, trip, now, back.read()));
                 }
@@ -143,7 +150,7 @@ public final class ReturnImport {
             // A document has other ids than the XLIFF file that was made of it, and the same order.
             Segment segment = track.segment(i).knownAs(there.key(), there.unit());
             String target = TagNotation.write(there.target(), there.source());
-            rows.add(new SentRow(i + 1, i, segment, target, track.target(i)));
+            rows.add(new SentRow(i + 1, i, segment, target, there.state(), track.target(i), List.of()));
         }
         return rows;
     }
@@ -151,6 +158,9 @@ public final class ReturnImport {
     /** What was sent is read from the very copy that went out. */
     private List<SentRow> sentRows(Trip trip, TrackSnapshot track) throws IOException {
         Map<Integer, ReturnedRow> sent = lane.trips().sentRows(trip, lane.copies()).stream()
+                .filter(row -> row.code()
+                        .filter(code -> code.trip().equals(trip.code()))
+                        .isPresent())
                 .collect(Collectors.toMap(row -> row.code().orElseThrow().number(), row -> row));
         List<SentRow> rows = new ArrayList<>();
         sent.forEach((number, row) -> rows.add(new SentRow(
@@ -158,6 +168,7 @@ public final class ReturnImport {
                 number - 1,
                 track.segment(number - 1),
                 row.target(),
+                track.segment(number - 1).state(),
                 track.target(number - 1),
                 row.remarks().stream().map(Remark::text).toList())));
         return rows;
@@ -213,7 +224,8 @@ public final class ReturnImport {
                                 recognised.copy().name(),
                                 "row " + change.number() + " cannot be taken",
                                 "correct it in the copy"));
-                edits.put(change.index(), new Value(answer, answer.isEmpty() ? State.INITIAL : state));
+                State after = change.isOfStateOnly() ? change.state().orElse(state) : state;
+                edits.put(change.index(), new Value(answer, answer.isEmpty() ? State.INITIAL : after));
             }
         }
         return edits;
@@ -248,7 +260,9 @@ public final class ReturnImport {
     private static List<SegmentRemark> remarks(Recognised recognised) {
         return recognised.reading().remarks().stream()
                 .map(each -> new SegmentRemark(
-                        recognised.compared().keyAt(each.index()),
+                        each.index() == RowRemark.NO_SEGMENT
+                                ? ""
+                                : recognised.compared().keyAt(each.index()),
                         each.remark().author().isEmpty()
                                 ? recognised.trip().person()
                                 : each.remark().author(),

@@ -1,24 +1,66 @@
 package org.swaplane.reviewcopy;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
-/** A copy as it came back, whatever happened to it on the way. */
-public record ReturnedCopy(Optional<CopyIdentity> identity, List<ReturnedRow> rows) {
+/**
+ * A copy as it came back, whatever happened to it on the way.
+ *
+ * @param identities what the document says of itself, one for each file in it; empty when that was lost
+ * @param sent the texts as they were sent, which the copy carries; none when they were lost or altered
+ * @param remarks what was written outside the rows
+ */
+public record ReturnedCopy(
+        List<CopyIdentity> identities, List<ReturnedRow> rows, SentTexts sent, List<Remark> remarks) {
     public ReturnedCopy {
+        identities = List.copyOf(identities);
         rows = List.copyOf(rows);
+        remarks = List.copyOf(remarks);
     }
 
-    /** The trip that it belongs to: what most rows say, else what the document says of itself. */
-    public Optional<String> trip() {
+    /** One of which nothing is known but its rows. */
+    public ReturnedCopy(Optional<CopyIdentity> identity, List<ReturnedRow> rows) {
+        this(identity.stream().toList(), rows, SentTexts.NONE, List.of());
+    }
+
+    /** The trips that it belongs to: what its rows say, the most frequent first, else what the document says of itself. */
+    public List<String> trips() {
         Map<String, Long> votes = rows.stream()
                 .flatMap(row -> row.code().stream())
-                .collect(Collectors.groupingBy(RowCode::trip, Collectors.counting()));
-        return votes.entrySet().stream()
-                .max(Map.Entry.comparingByValue())
+                .collect(Collectors.groupingBy(RowCode::trip, LinkedHashMap::new, Collectors.counting()));
+        List<String> byRows = votes.entrySet().stream()
+                .sorted(Map.Entry.<String, Long>comparingByValue().reversed())
                 .map(Map.Entry::getKey)
-                .or(() -> identity.map(CopyIdentity::trip));
+                .toList();
+        return byRows.isEmpty()
+                ? identities.stream().map(CopyIdentity::trip).distinct().toList()
+                : byRows;
+    }
+
+    /** The first of them. */
+    public Optional<String> trip() {
+        return trips().stream().findFirst();
+    }
+
+    /** What the document says of the file that went out with a trip. */
+    public Optional<CopyIdentity> identity(String trip) {
+        return identities.stream().filter(each -> each.trip().equals(trip)).findFirst();
+    }
+
+    /** What of it belongs to one of its trips: rows with that code, and those without any. Remarks outside the rows go with the first. */
+    public ReturnedCopy of(String trip) {
+        boolean isFirst = trip().filter(trip::equals).isPresent();
+        return new ReturnedCopy(
+                identity(trip).stream().toList(),
+                rows.stream()
+                        .filter(row -> row.code()
+                                .map(code -> code.trip().equals(trip) || isFirst && !trips().contains(code.trip()))
+                                .orElse(isFirst || trips().size() > 1))
+                        .toList(),
+                sent,
+                isFirst ? remarks : List.of());
     }
 }

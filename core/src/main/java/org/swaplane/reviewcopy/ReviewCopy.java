@@ -1,34 +1,67 @@
 package org.swaplane.reviewcopy;
 
-import java.util.ArrayList;
+import static org.swaplane.wording.Wording.text;
+
 import java.util.List;
-import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
-import org.swaplane.document.BilingualDocument;
-import org.swaplane.document.Fingerprint;
 import org.swaplane.document.Note;
 import org.swaplane.document.Segment;
 
 /**
- * A bilingual document as a table for a person.
+ * Segments of one or several bilingual files as a table for a person, in one target language.
  *
- * @param title name of the client's file
  * @param instructions what the person shall do, a paragraph each
  */
 public record ReviewCopy(
-        CopyIdentity identity,
-        String title,
-        List<String> instructions,
-        String sourceLanguage,
-        String targetLanguage,
-        List<ReviewRow> rows) {
+        String title, List<String> instructions, String sourceLanguage, String targetLanguage, List<Part> parts) {
     public ReviewCopy {
         instructions = List.copyOf(instructions);
-        rows = List.copyOf(rows);
+        parts = List.copyOf(parts);
+    }
+
+    /**
+     * The rows of one file.
+     *
+     * @param name of the file
+     */
+    public record Part(CopyIdentity identity, String name, List<ReviewRow> rows) {
+        public Part {
+            rows = List.copyOf(rows);
+        }
+    }
+
+    /** How many rows there are. */
+    public int size() {
+        return parts.stream().mapToInt(part -> part.rows().size()).sum();
+    }
+
+    /** What stands in the comment column of a row. */
+    public static String comment(ReviewRow row) {
+        return row.isContext() ? text("copy.context") : row.locked() ? text("copy.locked") : row.comment();
+    }
+
+    /** The heads of the columns: number, source, target, comment, code. */
+    public List<String> heads() {
+        return List.of(
+                text("copy.column.number"),
+                text("copy.column.source", sourceLanguage),
+                text("copy.column.target", targetLanguage),
+                text("copy.column.comment"),
+                text("copy.column.code"));
+    }
+
+    /** What the copy says of itself, as one text for a property of the document. */
+    public String identity() {
+        return CopyIdentity.written(parts.stream().map(Part::identity).toList());
+    }
+
+    /** The targets as they are sent, packed to be hidden in the copy. */
+    public String packedTexts() {
+        return SentTexts.of(this).packed();
     }
 
     /** What goes out in the comment column: the file's notes, and the text that stands in tags. */
@@ -37,27 +70,5 @@ public record ReviewCopy(
                 .filter(Tag::isProtectedText)
                 .map(tag -> TagNotation.write(Content.of(tag), segment.source()) + " = " + tag.label());
         return Stream.concat(segment.notes().stream().map(Note::text), hidden).collect(Collectors.joining("\n"));
-    }
-
-    /** A copy of every segment of {@code document}, with the target that {@code targets} gives for its index. */
-    public static ReviewCopy of(
-            BilingualDocument document,
-            IntFunction<Content> targets,
-            CopyIdentity identity,
-            String title,
-            List<String> instructions) {
-        List<ReviewRow> rows = new ArrayList<>();
-        for (int i = 0; i < document.segments().size(); i++) {
-            Segment segment = document.segments().get(i);
-            RowCode code = RowCode.of(identity.trip(), i + 1, Fingerprint.of(segment.source()));
-            rows.add(new ReviewRow(
-                    code,
-                    TagNotation.write(segment.source(), segment.source()),
-                    TagNotation.write(targets.apply(i), segment.source()),
-                    notes(segment),
-                    segment.locked()));
-        }
-        return new ReviewCopy(
-                identity, title, instructions, document.sourceLanguage(), document.targetLanguage(), rows);
     }
 }

@@ -4,22 +4,30 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import java.util.ServiceLoader;
+import java.util.stream.Stream;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
 
 /** The forms of review copies that are installed. */
 public final class ReviewCopyFormats {
     private final List<ReviewCopyFormat> formats;
+    private final List<ReturnedFormat> returned;
 
-    public ReviewCopyFormats(List<ReviewCopyFormat> formats) {
+    /** Those that copies are written in, and others that they come back in. */
+    public ReviewCopyFormats(List<ReviewCopyFormat> formats, List<ReturnedFormat> others) {
         this.formats = List.copyOf(formats);
+        this.returned = Stream.concat(formats.stream(), others.stream()).toList();
     }
 
     /** Every form that is on the class path. */
     public static ReviewCopyFormats ofInstalled() {
-        return new ReviewCopyFormats(ServiceLoader.load(ReviewCopyFormat.class).stream()
+        return new ReviewCopyFormats(loaded(ReviewCopyFormat.class), loaded(ReturnedFormat.class));
+    }
+
+    private static <T> List<T> loaded(Class<T> kind) {
+        return ServiceLoader.load(kind).stream()
                 .map(ServiceLoader.Provider::get)
-                .toList());
+                .toList();
     }
 
     /** All of them; the first is offered first. */
@@ -36,7 +44,7 @@ public final class ReviewCopyFormats {
 
     /** Whether a file may be a copy at all, without reading it. */
     public boolean mayBeCopy(Source source) throws IOException {
-        for (ReviewCopyFormat format : formats) {
+        for (ReturnedFormat format : returned) {
             if (format.recognises(source)) {
                 return true;
             }
@@ -46,7 +54,7 @@ public final class ReviewCopyFormats {
 
     /** The copy that a file is, however it has been changed since; empty where it is none of ours. */
     public Optional<ReturnedCopy> find(Source source) throws IOException {
-        for (ReviewCopyFormat format : formats) {
+        for (ReturnedFormat format : returned) {
             if (format.recognises(source)) {
                 try {
                     return Optional.of(format.read(source));
@@ -66,7 +74,7 @@ public final class ReviewCopyFormats {
      */
     public ReturnedCopy read(Source source) throws IOException {
         CannotProceedException reason = null;
-        for (ReviewCopyFormat format : formats) {
+        for (ReturnedFormat format : returned) {
             if (format.recognises(source)) {
                 try {
                     return format.read(source);

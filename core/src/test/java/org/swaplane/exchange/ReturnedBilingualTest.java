@@ -18,10 +18,8 @@ class ReturnedBilingualTest {
             """;
 
     private static ReturnedBilingual back(String returned) throws IOException {
-        return new ReturnedBilingual(
-                Rewriting.of(returned).document(),
-                "K7Q2M",
-                FileExchange.sentRows(Rewriting.of(SENT).document()));
+        return new FileExchange("", Rewriting.of(SENT).document())
+                .returned(Rewriting.of(returned).document());
     }
 
     @Test
@@ -40,7 +38,7 @@ class ReturnedBilingualTest {
 
         assertThat(change.safe()).isTrue();
         assertThat(change.returned()).isEqualTo("Bleibe");
-        assertThat(back.state(change.segment())).isEqualTo(State.FINAL);
+        assertThat(back.state(change.number())).isEqualTo(State.FINAL);
     }
 
     @Test
@@ -73,7 +71,9 @@ class ReturnedBilingualTest {
 
     @Test
     void anotherFileIsNotRecognised() throws IOException {
-        assertThat(back(SENT.replace("id=\"u", "id=\"v")).recognised()).isZero();
+        assertThat(back(SENT.replace("id=\"u", "id=\"v").replaceAll("<source>", "<source>Other: "))
+                        .recognised())
+                .isZero();
         assertThat(back(SENT).recognised()).isEqualTo(1);
     }
 }

@@ -9,11 +9,11 @@ import org.swaplane.format.ElementText;
 import org.swaplane.format.SafeXml;
 
 /** The custom properties of a document (ECMA-376, part 1, section 22.3). */
-final class DocxProperties {
-    private DocxProperties() {}
+public final class CustomProperties {
+    private CustomProperties() {}
 
     /** The text of the property with this name. */
-    static Optional<String> read(InputStream in, String name) throws XMLStreamException {
+    public static Optional<String> read(InputStream in, String name) throws XMLStreamException {
         XMLStreamReader xml = SafeXml.factory().createXMLStreamReader(in);
         while (xml.hasNext()) {
             if (xml.next() == XMLStreamConstants.START_ELEMENT

@@ -1,12 +1,10 @@
-package org.swaplane.reviewcopy;
+package org.swaplane.reviewcopy.docx;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -14,6 +12,13 @@ import javax.xml.stream.XMLStreamException;
 import org.swaplane.format.Head;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
+import org.swaplane.reviewcopy.CopyIdentity;
+import org.swaplane.reviewcopy.CustomProperties;
+import org.swaplane.reviewcopy.Remark;
+import org.swaplane.reviewcopy.ReturnedCopy;
+import org.swaplane.reviewcopy.ReturnedTable;
+import org.swaplane.reviewcopy.ReviewCopy;
+import org.swaplane.reviewcopy.ReviewCopyFormat;
 import org.swaplane.task.CannotProceedException;
 
 /** Review copies as word processor documents (ECMA-376, WordprocessingML). */
@@ -24,10 +29,19 @@ public final class DocxFormat implements ReviewCopyFormat {
     private static final Pattern TARGET = Pattern.compile("\\bTarget=\"/?([^\"]+)\"");
     private static final String COMMENTS = "word/comments.xml";
     private static final String PROPERTIES = "docProps/custom.xml";
+    private static final Set<String> PARTS = Set.of(COMMENTS, PROPERTIES);
+    /** Other programs number such parts as they like. */
+    private static final String TEXTS = "customXml/item\\d+\\.xml";
 
     @Override
     public String extension() {
         return "docx";
+    }
+
+    /** Word processors lay out the whole table before they show its end. */
+    @Override
+    public int mostRows() {
+        return 20_000;
     }
 
     /** A zip; what is in it only reading tells. */
@@ -61,7 +75,8 @@ public final class DocxFormat implements ReviewCopyFormat {
     @Override
     public ReturnedCopy read(Source source) throws IOException {
         String main = mainPart(source);
-        Map<String, byte[]> parts = SafeZip.read(source, Set.of(main, COMMENTS, PROPERTIES));
+        Map<String, byte[]> parts =
+                SafeZip.read(source, name -> name.equals(main) || PARTS.contains(name) || name.matches(TEXTS));
         if (!parts.containsKey(main)) {
             throw new CannotProceedException(
                     source.name(),
@@ -69,22 +84,21 @@ public final class DocxFormat implements ReviewCopyFormat {
                     "choose the review copy that came back");
         }
         try {
+            ReturnedTable table = new ReturnedTable();
             Map<String, Remark> comments = parts.containsKey(COMMENTS)
                     ? DocxComments.read(new ByteArrayInputStream(parts.get(COMMENTS)))
                     : Map.of();
-            Optional<CopyIdentity> identity = parts.containsKey(PROPERTIES)
-                    ? DocxProperties.read(new ByteArrayInputStream(parts.get(PROPERTIES)), CopyIdentity.PROPERTY)
-                            .flatMap(CopyIdentity::read)
-                    : Optional.empty();
-            List<ReturnedRow> rows = new DocxTableReader(comments).read(new ByteArrayInputStream(parts.get(main)));
-            ReturnedCopy copy = new ReturnedCopy(identity, rows);
-            if (copy.trip().isEmpty()) {
-                throw new CannotProceedException(
-                        source.name(),
-                        "this document is not a review copy that Swap Lane made: it carries no identity",
-                        "choose the copy that was sent out, in whatever state it came back");
+            if (parts.containsKey(PROPERTIES)) {
+                CustomProperties.read(new ByteArrayInputStream(parts.get(PROPERTIES)), CopyIdentity.PROPERTY)
+                        .ifPresent(table::identity);
             }
-            return copy;
+            for (Map.Entry<String, byte[]> part : parts.entrySet()) {
+                if (part.getKey().matches(TEXTS)) {
+                    DocxTexts.read(new ByteArrayInputStream(part.getValue())).ifPresent(table::sent);
+                }
+            }
+            new DocxTableReader(comments, table).read(new ByteArrayInputStream(parts.get(main)));
+            return table.copyOf(source.name());
         } catch (XMLStreamException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(source.name(), 0, 0),

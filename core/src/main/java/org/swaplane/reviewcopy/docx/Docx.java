@@ -1,4 +1,4 @@
-package org.swaplane.reviewcopy;
+package org.swaplane.reviewcopy.docx;
 
 import javax.xml.stream.XMLStreamReader;
 

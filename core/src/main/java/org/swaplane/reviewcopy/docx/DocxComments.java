@@ -1,4 +1,4 @@
-package org.swaplane.reviewcopy;
+package org.swaplane.reviewcopy.docx;
 
 import java.io.InputStream;
 import java.util.HashMap;
@@ -8,6 +8,7 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import org.swaplane.format.ElementText;
 import org.swaplane.format.SafeXml;
+import org.swaplane.reviewcopy.Remark;
 
 /** The comments part of a word processor document, by comment id. */
 final class DocxComments {

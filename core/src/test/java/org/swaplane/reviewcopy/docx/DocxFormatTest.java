@@ -1,4 +1,4 @@
-package org.swaplane.reviewcopy;
+package org.swaplane.reviewcopy.docx;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -18,19 +17,16 @@ import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 import org.swaplane.document.Fingerprint;
 import org.swaplane.format.Source;
+import org.swaplane.reviewcopy.Remark;
+import org.swaplane.reviewcopy.ReturnedCopy;
+import org.swaplane.reviewcopy.ReturnedRow;
+import org.swaplane.reviewcopy.ReviewCopy;
+import org.swaplane.reviewcopy.Revision;
+import org.swaplane.reviewcopy.RowCode;
+import org.swaplane.reviewcopy.SampleCopies;
 import org.swaplane.task.CannotProceedException;
 
 class DocxFormatTest {
-    private static ReviewCopy copy(String... texts) {
-        List<ReviewRow> rows = new ArrayList<>();
-        for (int i = 0; i + 1 < texts.length; i += 2) {
-            RowCode code = RowCode.of("K7Q2M", i / 2 + 1, Fingerprint.ofWritten(texts[i]));
-            rows.add(new ReviewRow(code, texts[i], texts[i + 1], "", false));
-        }
-        CopyIdentity identity = new CopyIdentity("lane-1", 4, "K7Q2M", rows.size());
-        return new ReviewCopy(identity, "info.xlf", List.of("Please correct."), "en-GB", "de-DE", rows);
-    }
-
     private static byte[] write(ReviewCopy copy) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         new DocxFormat().write(copy, out);
@@ -71,21 +67,21 @@ class DocxFormatTest {
 
     @Test
     void aCopyIsRecognisedByWhatIsInside() throws IOException {
-        ReturnedCopy returned = read(write(copy("Pier", "Kai", "Deck", "Deck")));
+        ReturnedCopy returned = read(write(SampleCopies.copy("Pier", "Kai", "Deck", "Deck")));
 
         assertThat(returned.trip()).contains("K7Q2M");
-        assertThat(returned.identity()).contains(new CopyIdentity("lane-1", 4, "K7Q2M", 2));
+        assertThat(returned.identities()).isEqualTo(List.of(SampleCopies.identity(2)));
         assertThat(returned.rows()).extracting(ReturnedRow::target).containsExactly("Kai", "Deck");
     }
 
     @Test
     void theSameCopyIsTheSameBytes() throws IOException {
-        assertThat(write(copy("a", "b"))).isEqualTo(write(copy("a", "b")));
+        assertThat(write(SampleCopies.copy("a", "b"))).isEqualTo(write(SampleCopies.copy("a", "b")));
     }
 
     @Property(tries = 200)
     void everyTextComesBackAsItWent(@ForAll("texts") String source, @ForAll("texts") String target) throws IOException {
-        ReturnedRow row = read(write(copy(source, target))).rows().get(0);
+        ReturnedRow row = read(write(SampleCopies.copy(source, target))).rows().get(0);
 
         assertThat(row.source()).isEqualTo(source);
         assertThat(row.target()).isEqualTo(target);

@@ -1,6 +1,4 @@
-package org.swaplane.reviewcopy;
-
-import static org.swaplane.wording.Wording.text;
+package org.swaplane.reviewcopy.docx;
 
 import com.ctc.wstx.stax.WstxOutputFactory;
 import com.ibm.icu.util.ULocale;
@@ -8,12 +6,19 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
+import org.swaplane.format.XmlContent;
+import org.swaplane.reviewcopy.CopyIdentity;
+import org.swaplane.reviewcopy.ReturnedTable;
+import org.swaplane.reviewcopy.ReviewCopy;
+import org.swaplane.reviewcopy.ReviewRow;
+import org.swaplane.reviewcopy.RowCode;
 
 /**
  * Writes a copy as a stream: a title, instructions, and one table of number, source, target, comment and code. Tags are content
@@ -37,13 +42,16 @@ final class DocxWriter {
                 }) {
             begin(zip, part);
             try (InputStream template =
-                    DocxWriter.class.getResourceAsStream("docx/" + part.replace("_rels/.rels", "package.rels"))) {
+                    DocxWriter.class.getResourceAsStream(part.replace("_rels/.rels", "package.rels"))) {
                 template.transferTo(zip);
             }
             zip.closeEntry();
         }
         begin(zip, "docProps/custom.xml");
         zip.write(properties().getBytes(StandardCharsets.UTF_8));
+        zip.closeEntry();
+        begin(zip, DocxTexts.PART);
+        zip.write(DocxTexts.written(copy.packedTexts()).getBytes(StandardCharsets.UTF_8));
         zip.closeEntry();
         begin(zip, "word/document.xml");
         xml = new WstxOutputFactory().createXMLStreamWriter(zip, "UTF-8");
@@ -65,7 +73,7 @@ final class DocxWriter {
                 + "<Properties xmlns=\"http://schemas.openxmlformats.org/officeDocument/2006/custom-properties\""
                 + " xmlns:vt=\"http://schemas.openxmlformats.org/officeDocument/2006/docPropsVTypes\">"
                 + "<property fmtid=\"{D5CDD505-2E9C-101B-9397-08002B2CF9AE}\" pid=\"2\" name=\"" + CopyIdentity.PROPERTY
-                + "\"><vt:lpwstr>" + copy.identity().written() + "</vt:lpwstr></property></Properties>";
+                + "\"><vt:lpwstr>" + XmlContent.attribute(copy.identity()) + "</vt:lpwstr></property></Properties>";
     }
 
     private void writeDocument() throws XMLStreamException {
@@ -103,9 +111,13 @@ final class DocxWriter {
         }
         end();
         writeHeading();
-        int number = 0;
-        for (ReviewRow row : copy.rows()) {
-            writeRow(++number, row);
+        for (ReviewCopy.Part part : copy.parts()) {
+            if (copy.parts().size() > 1) {
+                writePart(part.name());
+            }
+            for (ReviewRow row : part.rows()) {
+                writeRow(row);
+            }
         }
         end();
     }
@@ -116,30 +128,37 @@ final class DocxWriter {
         empty("cantSplit");
         empty("tblHeader");
         end();
-        String[] titles = {
-            text("copy.column.number"),
-            text("copy.column.source", copy.sourceLanguage()),
-            text("copy.column.target", copy.targetLanguage()),
-            text("copy.column.comment"),
-            text("copy.column.code")
-        };
-        for (int i = 0; i < titles.length; i++) {
-            cell(i, "Heading", titles[i], "", "E4EEEC");
+        List<String> heads = copy.heads();
+        for (int i = 0; i < heads.size(); i++) {
+            cell(i, "Heading", heads.get(i), "", "E4EEEC");
         }
         end();
     }
 
-    private void writeRow(int number, ReviewRow row) throws XMLStreamException {
+    private void writePart(String name) throws XMLStreamException {
         start("tr");
         start("trPr");
         empty("cantSplit");
         end();
-        String fill = row.locked() ? "EDEAE3" : "";
-        cell(0, "Small", String.valueOf(number), "", fill);
+        String[] texts = {"", name, "", "", ReturnedTable.NOT_READ};
+        for (int i = 0; i < texts.length; i++) {
+            cell(i, i == 1 ? "Heading" : "Code", texts[i], "", "E4EEEC");
+        }
+        end();
+    }
+
+    private void writeRow(ReviewRow row) throws XMLStreamException {
+        start("tr");
+        start("trPr");
+        empty("cantSplit");
+        end();
+        String fill = row.locked() || row.isContext() ? "EDEAE3" : "";
+        String number = row.code().map(code -> String.valueOf(code.number())).orElse("");
+        cell(0, "Small", number, "", fill);
         cell(1, "Normal", row.source(), copy.sourceLanguage(), "F7F5F0");
         cell(2, "Normal", row.target(), copy.targetLanguage(), fill);
-        cell(3, "Small", row.locked() ? text("copy.locked") : row.comment(), "", fill);
-        cell(4, "Code", row.code().written(), "", fill);
+        cell(3, "Small", ReviewCopy.comment(row), "", fill);
+        cell(4, "Code", row.code().map(RowCode::written).orElse(ReturnedTable.NOT_READ), "", fill);
         end();
     }
 

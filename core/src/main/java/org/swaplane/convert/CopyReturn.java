@@ -1,0 +1,237 @@
+package org.swaplane.convert;
+
+import static org.swaplane.wording.Wording.text;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.IntFunction;
+import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Part;
+import org.swaplane.document.State;
+import org.swaplane.exchange.FileExchange;
+import org.swaplane.exchange.ReturnReader;
+import org.swaplane.exchange.ReturnReading;
+import org.swaplane.exchange.ReturnedBilingual;
+import org.swaplane.exchange.RowChange;
+import org.swaplane.exchange.StructureProblem;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.SegmentEdit;
+import org.swaplane.format.Source;
+import org.swaplane.reviewcopy.CopyIdentity;
+import org.swaplane.reviewcopy.ReturnedCopy;
+import org.swaplane.reviewcopy.ReviewCopyFormats;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/** What came back for bilingual files that are in no lane: a review copy of one or several of them, or one of them from another tool. */
+public final class CopyReturn {
+    private final FormatRegistry formats;
+    private final ReviewCopyFormats copies = ReviewCopyFormats.ofInstalled();
+    private final boolean acceptsEmpty;
+
+    /** {@code acceptsEmpty} takes targets that were emptied as well, which nobody does by accident then. */
+    public CopyReturn(FormatRegistry formats, boolean acceptsEmpty) {
+        this.formats = formats;
+        this.acceptsEmpty = acceptsEmpty;
+    }
+
+    /**
+     * What came back for one file.
+     *
+     * @param edits what accepting all safe changes writes
+     */
+    public record Result(Source source, BilingualFile file, ReturnReading reading, List<SegmentEdit> edits) {
+        public Result {
+            edits = List.copyOf(edits);
+        }
+
+        /** Whether nothing is left to look at. */
+        public boolean isComplete() {
+            long wanted = reading.changes().stream()
+                    .filter(change -> change.what() != RowChange.Case.SAME_CHANGE)
+                    .count();
+            return reading.problems().isEmpty() && edits.size() == wanted;
+        }
+
+        /** Whether a change is among the edits. */
+        public boolean takes(RowChange change) {
+            return edits.stream().anyMatch(edit -> edit.segment() == change.index());
+        }
+    }
+
+    /**
+     * Reads what came back against the files it may belong to.
+     *
+     * @return a result for each file that something came back for
+     * @throws CannotProceedException when it belongs to none of them
+     */
+    public List<Result> read(List<Source> files, Source returned, Progress progress) throws IOException {
+        return copies.mayBeCopy(returned)
+                ? ofCopy(files, returned, progress)
+                : List.of(ofBilingual(files, returned, progress));
+    }
+
+    private List<Result> ofCopy(List<Source> files, Source returned, Progress progress) throws IOException {
+        ReturnedCopy copy = copies.read(returned);
+        List<Result> results = new ArrayList<>();
+        Set<String> known = new LinkedHashSet<>();
+        for (Source source : files) {
+            Optional<BilingualFile> opened = openFor(source, copy, progress);
+            if (opened.isPresent()) {
+                FileExchange exchange =
+                        new FileExchange(source.sha256(), opened.get().document());
+                String trip = exchange.tripOf(copy).orElseThrow();
+                known.add(trip);
+                ReturnedCopy own = copy.of(trip);
+                ReturnReading reading = ReturnReader.read(own, trip, exchange.sentRows(own, trip));
+                results.add(result(source, opened.get(), reading, number -> State.REVIEWED));
+            }
+        }
+        if (results.isEmpty()) {
+            throw notFrom(files, returned);
+        }
+        return withOthers(results, copy, known);
+    }
+
+    /** A file with several languages is read in those that the copy was made in. */
+    private Optional<BilingualFile> openFor(Source source, ReturnedCopy copy, Progress progress) throws IOException {
+        List<FileOptions> ways = new ArrayList<>(List.of(FileOptions.NONE));
+        for (CopyIdentity identity : copy.identities()) {
+            ways.add(FileOptions.ofLanguages(identity.source(), identity.target()));
+        }
+        CannotProceedException reason = null;
+        for (FileOptions way : ways) {
+            try {
+                BilingualFile file = formats.open(source, way, progress);
+                if (new FileExchange(source.sha256(), file.document())
+                        .tripOf(copy)
+                        .isPresent()) {
+                    return Optional.of(file);
+                }
+            } catch (CannotProceedException e) {
+                reason = e;
+            }
+        }
+        if (reason != null && ways.size() == 1) {
+            throw reason;
+        }
+        return Optional.empty();
+    }
+
+    /** Rows of files that were not given are said with the first result. */
+    private static List<Result> withOthers(List<Result> results, ReturnedCopy copy, Set<String> known) {
+        List<StructureProblem> others = copy.trips().stream()
+                .filter(trip -> !known.contains(trip))
+                .filter(trip -> copy.identity(trip).isPresent())
+                .map(trip ->
+                        new StructureProblem(StructureProblem.Kind.ROW_UNKNOWN, 0, text("return.other-file", trip)))
+                .toList();
+        if (others.isEmpty()) {
+            return results;
+        }
+        Result first = results.get(0);
+        List<StructureProblem> problems = new ArrayList<>(others);
+        problems.addAll(first.reading().problems());
+        ReturnReading reading = new ReturnReading(
+                problems,
+                first.reading().changes(),
+                first.reading().remarks(),
+                first.reading().untouched());
+        List<Result> all = new ArrayList<>(results);
+        all.set(0, new Result(first.source(), first.file(), reading, first.edits()));
+        return all;
+    }
+
+    /** Of several files, the one that most of it comes from. */
+    private Result ofBilingual(List<Source> files, Source returned, Progress progress) throws IOException {
+        BilingualDocument document = formats.open(returned, progress).document();
+        Source best = null;
+        BilingualFile bestFile = null;
+        ReturnedBilingual bestBack = null;
+        CannotProceedException language = null;
+        for (Source source : files) {
+            BilingualFile file = formats.open(source, progress);
+            Optional<CannotProceedException> other = otherLanguage(returned, document, file.document());
+            if (other.isPresent()) {
+                language = other.get();
+                continue;
+            }
+            ReturnedBilingual back = new FileExchange(source.sha256(), file.document()).returned(document);
+            if (bestBack == null || back.recognised() > bestBack.recognised()) {
+                best = source;
+                bestFile = file;
+                bestBack = back;
+            }
+        }
+        if (bestBack == null && language != null) {
+            throw language;
+        }
+        boolean isNone = bestBack == null
+                || bestBack.recognised() == 0 && !bestFile.document().segments().isEmpty();
+        if (isNone) {
+            throw notFrom(files, returned);
+        }
+        return result(best, bestFile, bestBack.read(), bestBack::state);
+    }
+
+    private static Optional<CannotProceedException> otherLanguage(
+            Source returned, BilingualDocument there, BilingualDocument here) {
+        List<String> theirs = languages(there);
+        List<String> ours = languages(here);
+        boolean agrees = theirs.isEmpty()
+                || ours.isEmpty()
+                || theirs.stream().anyMatch(one -> ours.stream().anyMatch(other -> FileExchange.agree(one, other)));
+        return agrees
+                ? Optional.empty()
+                : Optional.of(new CannotProceedException(
+                        returned.name(),
+                        "it is in " + String.join(", ", theirs) + ", and was sent in " + String.join(", ", ours),
+                        "give the file of that language"));
+    }
+
+    private static List<String> languages(BilingualDocument document) {
+        return document.parts().stream()
+                .map(Part::targetLanguage)
+                .filter(language -> !language.isEmpty())
+                .distinct()
+                .toList();
+    }
+
+    private Result result(Source source, BilingualFile file, ReturnReading reading, IntFunction<State> states) {
+        List<SegmentEdit> edits = new ArrayList<>();
+        for (RowChange change : reading.changes()) {
+            if (isTaken(change)) {
+                State state = change.answer().isEmpty() ? State.INITIAL : states.apply(change.number());
+                edits.add(new SegmentEdit(change.index(), change.answer(), state));
+            }
+        }
+        return new Result(source, file, reading, edits);
+    }
+
+    private boolean isTaken(RowChange change) {
+        return change.safe()
+                || acceptsEmpty
+                        && change.what() == RowChange.Case.CHANGED_THERE
+                        && change.answer().plainText().isBlank()
+                        && change.problems().stream()
+                                .map(StructureProblem::kind)
+                                .allMatch(kind -> !kind.isDoubtful()
+                                        || kind == StructureProblem.Kind.EMPTIED
+                                        || kind == StructureProblem.Kind.TAGS_CHANGED);
+    }
+
+    private static CannotProceedException notFrom(List<Source> files, Source returned) {
+        return new CannotProceedException(
+                returned.name(),
+                files.size() == 1
+                        ? "the copy was not made from " + files.get(0).name()
+                        : "the copy was made from none of these files",
+                "give the file that it was made from");
+    }
+}

@@ -1,0 +1,2 @@
+/** Review copies as pages that are edited in a browser: {@link org.swaplane.reviewcopy.html.HtmlFormat}. */
+package org.swaplane.reviewcopy.html;

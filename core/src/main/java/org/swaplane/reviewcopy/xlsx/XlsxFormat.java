@@ -1,0 +1,74 @@
+package org.swaplane.reviewcopy.xlsx;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.Map;
+import javax.xml.stream.XMLStreamException;
+import org.swaplane.format.Head;
+import org.swaplane.format.SafeZip;
+import org.swaplane.format.Source;
+import org.swaplane.reviewcopy.CopyIdentity;
+import org.swaplane.reviewcopy.CustomProperties;
+import org.swaplane.reviewcopy.ReturnedCopy;
+import org.swaplane.reviewcopy.ReturnedTable;
+import org.swaplane.reviewcopy.ReviewCopy;
+import org.swaplane.reviewcopy.ReviewCopyFormat;
+import org.swaplane.task.CannotProceedException;
+
+/** Review copies as spreadsheets (ECMA-376, SpreadsheetML). */
+public final class XlsxFormat implements ReviewCopyFormat {
+    private static final String WORKBOOK = "xl/workbook.xml";
+    private static final String PROPERTIES = "docProps/custom.xml";
+
+    @Override
+    public String extension() {
+        return "xlsx";
+    }
+
+    @Override
+    public int mostRows() {
+        return 200_000;
+    }
+
+    /** A zip; what is in it only reading tells. */
+    @Override
+    public boolean recognises(Source source) throws IOException {
+        return Head.of(source).isZip();
+    }
+
+    @Override
+    public void write(ReviewCopy copy, OutputStream out) throws IOException {
+        try {
+            new XlsxWriter(copy).write(out);
+        } catch (XMLStreamException e) {
+            throw new IOException(e);
+        }
+    }
+
+    @Override
+    public ReturnedCopy read(Source source) throws IOException {
+        Map<String, byte[]> parts = SafeZip.read(
+                source, name -> name.startsWith("xl/") && !name.startsWith("xl/media/") || name.equals(PROPERTIES));
+        if (!parts.containsKey(WORKBOOK)) {
+            throw new CannotProceedException(
+                    source.name(), "this is no workbook (XLSX)", "choose the review copy that came back");
+        }
+        try {
+            ReturnedTable table = new ReturnedTable();
+            if (parts.containsKey(PROPERTIES)) {
+                CustomProperties.read(new ByteArrayInputStream(parts.get(PROPERTIES)), CopyIdentity.PROPERTY)
+                        .ifPresent(table::identity);
+            }
+            new XlsxReader(parts, table).read();
+            return table.copyOf(source.name());
+        } catch (XMLStreamException e) {
+            throw new CannotProceedException(
+                    new CannotProceedException.Place(source.name(), 0, 0),
+                    "the workbook is broken inside ("
+                            + e.getMessage().lines().findFirst().orElse("") + ")",
+                    "open it in the spreadsheet program, save it again, and try once more",
+                    e);
+        }
+    }
+}

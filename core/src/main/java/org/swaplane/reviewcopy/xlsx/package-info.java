@@ -1,0 +1,2 @@
+/** Review copies as spreadsheets: {@link org.swaplane.reviewcopy.xlsx.XlsxFormat}. */
+package org.swaplane.reviewcopy.xlsx;
