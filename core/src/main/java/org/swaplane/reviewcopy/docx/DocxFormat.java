@@ -27,6 +27,7 @@ public final class DocxFormat implements ReviewCopyFormat {
     private static final String RELATIONS = "_rels/.rels";
     private static final Pattern RELATION = Pattern.compile("<(?:\\w+:)?Relationship\\b[^>]*>");
     private static final Pattern TARGET = Pattern.compile("\\bTarget=\"/?([^\"]+)\"");
+    private static final int HEAD = 4096;
     private static final String COMMENTS = "word/comments.xml";
     private static final String PROPERTIES = "docProps/custom.xml";
     private static final Set<String> PARTS = Set.of(COMMENTS, PROPERTIES);
@@ -63,6 +64,12 @@ public final class DocxFormat implements ReviewCopyFormat {
         return DOCUMENT;
     }
 
+    /** Workbooks and slides are packages of the same kind. */
+    private static boolean isDocument(byte[] main) {
+        String head = new String(main, 0, Math.min(main.length, HEAD), StandardCharsets.UTF_8);
+        return head.contains("wordprocessingml");
+    }
+
     @Override
     public void write(ReviewCopy copy, OutputStream out) throws IOException {
         try {
@@ -77,7 +84,7 @@ public final class DocxFormat implements ReviewCopyFormat {
         String main = mainPart(source);
         Map<String, byte[]> parts =
                 SafeZip.read(source, name -> name.equals(main) || PARTS.contains(name) || name.matches(TEXTS));
-        if (!parts.containsKey(main)) {
+        if (!parts.containsKey(main) || !isDocument(parts.get(main))) {
             throw new CannotProceedException(
                     source.name(),
                     "this is no word processor document (DOCX)",

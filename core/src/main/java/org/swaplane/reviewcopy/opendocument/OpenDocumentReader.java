@@ -31,6 +31,9 @@ final class OpenDocumentReader {
     private final ReturnedTable table;
     private final Set<String> struck = new HashSet<>();
     private final Set<String> hidden = new HashSet<>();
+    /** Styles of our own paragraphs outside the table. */
+    private final Set<String> ours = new HashSet<>(Set.of("Title", "Instruction"));
+
     private boolean inHiddenSheet;
     private final StringBuilder packed = new StringBuilder();
 
@@ -65,12 +68,13 @@ final class OpenDocumentReader {
                     case "table" -> inHiddenSheet = attribute(xml, "name").equals(HIDDEN_SHEET);
                     case "table-row" -> readRow(xml);
                     case "p", "h" -> {
+                        boolean isOurs = ours.contains(attribute(xml, "style-name"));
                         Cell paragraph = new Cell();
                         paragraph.inParagraph = true;
                         paragraph.read(xml);
                         paragraph.remarks.forEach(table::remark);
-                        table.remark(
-                                new Remark("", "", paragraph.text.toString().strip()));
+                        table.remark(new Remark(
+                                "", "", isOurs ? "" : paragraph.text.toString().strip()));
                     }
                     default -> {}
                 }
@@ -89,6 +93,9 @@ final class OpenDocumentReader {
             return;
         }
         String name = attribute(xml, "name");
+        if (ours.contains(attribute(xml, "parent-style-name"))) {
+            ours.add(name);
+        }
         int depth = 1;
         while (depth > 0) {
             int event = xml.next();
