@@ -137,7 +137,9 @@ public final class ReturnReader {
         if (!reading.damages().isEmpty()) {
             String written = reading.damages().get(0).written().strip();
             found.add(problem(Kind.TAGS_DAMAGED, original, "return.tags-damaged", written));
-        } else if (!tagsWhole(reading.content(), original)) {
+            return;
+        }
+        if (!tagsWhole(reading.content(), original)) {
             found.add(problem(Kind.TAGS_CHANGED, original, "return.tags-changed"));
         }
         findMisplacedTags(original, reading.content(), found);

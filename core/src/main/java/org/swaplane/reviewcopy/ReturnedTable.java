@@ -104,9 +104,7 @@ public final class ReturnedTable {
             }
             long named =
                     cells.stream().filter(cell -> cell.strip().endsWith(")")).count();
-            if (cells.size() >= CopyColumns.SENT - 1
-                    && named >= 2
-                    && !cells.get(0).strip().matches("\\d+")) {
+            if (named >= 2 && !cells.get(0).strip().matches("\\d+")) {
                 return i;
             }
         }
@@ -141,7 +139,7 @@ public final class ReturnedTable {
         for (int i = 0; i < cells.size(); i++) {
             String text = texts.get(i).strip();
             boolean isOurs = i == columns.number() || i == columns.source() || i == columns.target();
-            if (isOurs || text.isEmpty() || RowCode.read(text).isPresent()) {
+            if (isOurs || text.isEmpty() || RowCode.isLike(text)) {
                 continue;
             }
             String head =

@@ -38,6 +38,11 @@ public record RowCode(String trip, int number, String print) {
         return fits ? Optional.of(code) : Optional.empty();
     }
 
+    /** Whether a text is a code, or was one before somebody mistyped it. */
+    static boolean isLike(String text) {
+        return WRITTEN.matcher(text.strip().toUpperCase(Locale.ROOT)).matches();
+    }
+
     /** Whether this row was made from a source with this fingerprint. */
     public boolean fits(String fingerprint) {
         return fingerprint.toUpperCase(Locale.ROOT).startsWith(print);

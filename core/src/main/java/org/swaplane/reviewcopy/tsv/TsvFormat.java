@@ -41,6 +41,9 @@ public final class TsvFormat implements ReviewCopyFormat {
     private static final int CHUNK = 32_000;
 
     private static final String IDENTITY = "lane=";
+    /** What the texts as sent begin with. */
+    private static final Pattern PACKED = Pattern.compile("[0-9a-f]{64}:");
+
     private static final CSVFormat FORMAT = CSVFormat.Builder.create(CSVFormat.RFC4180)
             .setDelimiter('\t')
             .setRecordSeparator("\r\n")
@@ -59,7 +62,8 @@ public final class TsvFormat implements ReviewCopyFormat {
     @Override
     public boolean recognises(Source source) throws IOException {
         Head head = Head.of(source);
-        return EXTENSIONS.contains(head.extension()) && hasCode(head.text());
+        return EXTENSIONS.contains(head.extension())
+                && (hasCode(head.text()) || head.text().contains(IDENTITY));
     }
 
     private static boolean hasCode(String text) {
@@ -78,6 +82,7 @@ public final class TsvFormat implements ReviewCopyFormat {
         // Spreadsheet programs know by it that this is UTF-8.
         writer.write('\uFEFF');
         CSVPrinter printer = new CSVPrinter(writer, FORMAT);
+        printer.printRecord(copy.identity());
         printer.printRecord(copy.title());
         for (String instruction : copy.instructions()) {
             printer.printRecord(instruction);
@@ -96,7 +101,7 @@ public final class TsvFormat implements ReviewCopyFormat {
                         row.code().map(RowCode::written).orElse(ReturnedTable.NOT_READ));
             }
         }
-        List<String> last = new ArrayList<>(List.of(copy.identity()));
+        List<String> last = new ArrayList<>();
         String packed = copy.packedTexts();
         for (int at = 0; at < packed.length(); at += CHUNK) {
             last.add(packed.substring(at, Math.min(packed.length(), at + CHUNK)));
@@ -132,7 +137,10 @@ public final class TsvFormat implements ReviewCopyFormat {
         String first = cells.get(0).replace("\uFEFF", "");
         if (first.startsWith(IDENTITY)) {
             table.identity(first);
-            table.sent(String.join("", cells.subList(1, cells.size())));
+            return;
+        }
+        if (PACKED.matcher(first).lookingAt()) {
+            table.sent(String.join("", cells));
             return;
         }
         table.row(Stream.concat(Stream.of(first), cells.stream().skip(1))
@@ -140,13 +148,16 @@ public final class TsvFormat implements ReviewCopyFormat {
                 .toList());
     }
 
-    /** What stands most often right before a code: the code is the last cell as sent. */
+    /** What stands most often beside a code; without codes, what stands most often. */
     private static char delimiter(String head) {
         return Stream.of('\t', ';', ',')
-                .max(Comparator.comparingLong(each -> Pattern.compile(each + "\"?" + CODE.pattern())
-                        .matcher(head)
-                        .results()
-                        .count()))
+                .max(Comparator.comparingLong((Character each) ->
+                                count(each + "\"?" + CODE.pattern(), head) + count(CODE.pattern() + "\"?" + each, head))
+                        .thenComparingLong(each -> count(String.valueOf(each), head)))
                 .orElseThrow();
+    }
+
+    private static long count(String pattern, String text) {
+        return Pattern.compile(pattern).matcher(text).results().count();
     }
 }
