@@ -20,6 +20,8 @@ public final class TagNotation {
                     + "|⟦\\s{0,3}(/?)\\s{0,3}(\\d{1,4})\\s{0,3}(/?)\\s{0,3}(?:⟧(?!⟧))?"
                     + "|[\\[{〚\\u301A]\\s{0,3}(/?)\\s{0,3}(\\d{1,4})\\s{0,3}(/?)\\s{0,3}[\\]}〛\\u301B]");
 
+    private static final String BRACKETS = "⟦⟧[]{}〚〛\u301A\u301B";
+
     private TagNotation() {}
 
     /** A piece of text that looks like a tag and is none; {@code meant} is the source's tag that it stood for, if it is clear. */
@@ -52,6 +54,10 @@ public final class TagNotation {
 
     /** Reads text in which people may have moved, dropped or damaged the tags of {@code source}. Never fails. */
     public static Reading read(String written, Content source) {
+        if (!hasBracket(written)) {
+            Content plain = Content.of(written);
+            return new Reading(plain, plain, List.of());
+        }
         TagNumbers numbers = TagNumbers.of(source);
         List<Run> runs = new ArrayList<>();
         List<Run> repaired = new ArrayList<>();
@@ -98,6 +104,16 @@ public final class TagNotation {
         runs.add(new Text(text.toString()));
         repaired.add(new Text(text.toString()));
         return new Reading(new Content(runs), new Content(repaired), damages);
+    }
+
+    /** Without any, there is no tag and nothing that was one. */
+    private static boolean hasBracket(String text) {
+        for (int i = 0; i < text.length(); i++) {
+            if (BRACKETS.indexOf(text.charAt(i)) >= 0) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Reads a source that is known only as text: what is written exactly as a tag is one, and stands for itself. */

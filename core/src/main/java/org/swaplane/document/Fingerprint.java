@@ -13,6 +13,13 @@ import org.swaplane.content.TagNotation;
 public final class Fingerprint {
     private static final Pattern WHITE_SPACE = Pattern.compile("\\p{IsWhite_Space}+");
 
+    /** Below it, NFC changes nothing (UAX #15, quick check). */
+    private static final char FIRST_COMBINING = '\u0300';
+
+    private static final char NEXT_LINE = '\u0085';
+    private static final char NO_BREAK_SPACE = '\u00A0';
+    private static final char TAG_BRACKETS = '⟦';
+
     private Fingerprint() {}
 
     /** 16 hexadecimal digits. */
@@ -22,11 +29,28 @@ public final class Fingerprint {
 
     /** The same for a source that already is written with {@link TagNotation}. */
     public static String ofWritten(String source) {
-        String folded = WHITE_SPACE
-                .matcher(Normalizer2.getNFCInstance().normalize(source))
-                .replaceAll(" ")
-                .strip();
+        String folded = isFolded(source)
+                ? source
+                : WHITE_SPACE
+                        .matcher(Normalizer2.getNFCInstance().normalize(source))
+                        .replaceAll(" ")
+                        .strip();
         return sha256(folded.getBytes(StandardCharsets.UTF_8)).substring(0, 16);
+    }
+
+    /** Whether folding changes nothing: most texts of many languages are so, and folding takes longer than looking. */
+    private static boolean isFolded(String text) {
+        char before = ' ';
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            boolean plain = c > ' ' && c < FIRST_COMBINING && c != NEXT_LINE && c != NO_BREAK_SPACE
+                    || c >= TAG_BRACKETS && c <= TAG_BRACKETS + 1;
+            if (!plain && (c != ' ' || before == ' ')) {
+                return false;
+            }
+            before = c;
+        }
+        return before != ' ' || text.isEmpty();
     }
 
     /** SHA-256 as 64 hexadecimal digits. */

@@ -13,11 +13,16 @@ import org.swaplane.content.Text;
  * around what comes home.
  */
 record EdgeBreaks(String before, String after) {
+    private static final EdgeBreaks NONE = new EdgeBreaks("", "");
     private static final Pattern BEFORE = Pattern.compile("^\\s*[\\n\\r]\\s*");
     private static final Pattern AFTER = Pattern.compile("\\s*[\\n\\r]\\s*$");
 
     /** Those of a text in tag notation. */
     static EdgeBreaks of(String written) {
+        // Nearly all texts are one line.
+        if (written.indexOf('\n') < 0 && written.indexOf('\r') < 0) {
+            return NONE;
+        }
         Matcher before = BEFORE.matcher(written);
         String first = before.find() ? before.group() : "";
         Matcher after = AFTER.matcher(written.substring(first.length()));

@@ -42,7 +42,7 @@ public final class FileExchange {
         document.parts().forEach(part -> add(digest, part.sourceLanguage() + '>' + part.targetLanguage()));
         for (Segment segment : document.segments()) {
             add(digest, segment.key());
-            add(digest, Fingerprint.of(segment.source()));
+            add(digest, TagNotation.write(segment.source(), segment.source()));
         }
         return shortened(HexFormat.of().formatHex(digest.digest()));
     }

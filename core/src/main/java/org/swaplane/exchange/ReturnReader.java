@@ -84,12 +84,15 @@ public final class ReturnReader {
                 && !(returned.isBlank() && original.sent().isBlank());
         Optional<State> state =
                 Optional.ofNullable(states.get(original.number())).filter(each -> each != original.sentState());
-        TagNotation.Reading reading =
-                TagNotation.read(returned, original.segment().source());
         List<StructureProblem> own = new ArrayList<>();
         if (!Fingerprint.ofWritten(row.source()).equals(print)) {
             own.add(problem(Kind.SOURCE_CHANGED, original, "return.source-changed", row.source()));
         }
+        // Untouched rows, which are most, need no reading.
+        Content source = original.segment().source();
+        TagNotation.Reading reading = textChanged || state.isPresent()
+                ? TagNotation.read(returned, source)
+                : new TagNotation.Reading(Content.EMPTY, Content.EMPTY, List.of());
         if (textChanged) {
             findProblems(original, row, returned, reading, own);
         } else if (state.filter(each -> each.ordinal() < original.sentState().ordinal())

@@ -15,6 +15,9 @@ import java.util.regex.Pattern;
 public record RowCode(String trip, int number, String print) {
     private static final Pattern WRITTEN = Pattern.compile(
             "([0-9A-Z]{5})[-\u2010\u2011\u2013](\\d{1,7})[-\u2010\u2011\u2013]([0-9A-F]{6})[-\u2010\u2011\u2013]([0-9A-Z])");
+    /** With white space around it; longer texts are looked at no further. */
+    private static final int LONGEST = 60;
+
     private static final String ALPHABET = "0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZ";
 
     /** The code of a row from the whole fingerprint of its source. */
@@ -29,6 +32,9 @@ public record RowCode(String trip, int number, String print) {
 
     /** Reads a code; empty when it is none or its check character does not fit. */
     public static Optional<RowCode> read(String text) {
+        if (text.length() > LONGEST) {
+            return Optional.empty();
+        }
         Matcher matcher = WRITTEN.matcher(text.strip().toUpperCase(Locale.ROOT));
         if (!matcher.matches()) {
             return Optional.empty();
@@ -40,7 +46,8 @@ public record RowCode(String trip, int number, String print) {
 
     /** Whether a text is a code, or was one before somebody mistyped it. */
     static boolean isLike(String text) {
-        return WRITTEN.matcher(text.strip().toUpperCase(Locale.ROOT)).matches();
+        return text.length() <= LONGEST
+                && WRITTEN.matcher(text.strip().toUpperCase(Locale.ROOT)).matches();
     }
 
     /** Whether this row was made from a source with this fingerprint. */
