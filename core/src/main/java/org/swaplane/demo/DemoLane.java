@@ -14,6 +14,7 @@ import org.swaplane.lane.CopyExport;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.LaneWriter;
 import org.swaplane.lane.Purpose;
+import org.swaplane.lane.SendRequest;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.task.Progress;
 
@@ -48,7 +49,11 @@ public final class DemoLane {
         try (Lane lane = create(folder, earlier)) {
             TrackSnapshot track = lane.tracks().get(0).now();
             Path sent = new CopyExport(lane)
-                    .send(track, DemoReviewer.NAME, Purpose.REVIEW, CopyExport.Form.REVIEW_COPY, Progress.NONE)
+                    .send(
+                            List.of(track),
+                            SendRequest.of(DemoReviewer.NAME, Purpose.REVIEW, SendRequest.Form.DOCX),
+                            Progress.NONE)
+                    .get(0)
                     .file();
             Files.createDirectories(folder.resolve("returned"));
             DemoReviewer.answer(sent, folder.resolve("returned").resolve("scan final (2).docx"), clock.instant());

@@ -59,9 +59,31 @@ public final class Arrivals {
             progress.checkCancelled();
             progress.at(arrivals.size(), found.size());
             Source kept = lane.trackStore().keep(each.source());
-            arrivals.add(read(kept, withDefaults(kept), progress).in(each.folder()));
+            List<Arrival> copies = returnedOfSeveral(kept);
+            if (copies.isEmpty()) {
+                arrivals.add(read(kept, withDefaults(kept), progress).in(each.folder()));
+            } else {
+                arrivals.addAll(copies);
+            }
         }
         return arrivals;
+    }
+
+    /** What came back in a copy of several tracks, an arrival for each of them; nothing for any other file. */
+    private List<Arrival> returnedOfSeveral(Source source) {
+        try {
+            Optional<ReturnedCopy> copy = lane.copies().find(source);
+            if (copy.filter(each -> each.trips().size() > 1).isEmpty()) {
+                return List.of();
+            }
+            List<ReturnImport.Recognised> all = new ReturnImport(lane).recognisedAll(source, copy.get());
+            return all.size() > 1
+                    ? all.stream().map(each -> returned(options, each)).toList()
+                    : List.of();
+        } catch (CannotProceedException | IOException e) {
+            // Read as any other file, its fault is said there.
+            return List.of();
+        }
     }
 
     /** A file, and where it lay in what arrived. */
@@ -144,12 +166,13 @@ public final class Arrivals {
             return Arrival.unread(source, Role.PICTURE, how, "");
         }
         try {
-            if (TermListReader.recognises(source)) {
-                return Arrival.unread(source, Role.TERMS, how, "");
-            }
+            // Copies come first: as tables they could pass for lists of terms.
             Optional<ReturnedCopy> copy = lane.copies().find(source);
             if (copy.isPresent()) {
                 return returned(how, new ReturnImport(lane).recognised(source, copy.get()));
+            }
+            if (TermListReader.recognises(source)) {
+                return Arrival.unread(source, Role.TERMS, how, "");
             }
             BilingualFile file =
                     lane.formats().open(source, how.with(lane.settings().rules()), progress);

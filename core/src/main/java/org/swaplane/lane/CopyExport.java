@@ -1,21 +1,32 @@
 package org.swaplane.lane;
 
+import static org.swaplane.wording.Wording.text;
+
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.swaplane.check.Finding;
 import org.swaplane.exchange.CopyRows;
+import org.swaplane.exchange.CopySplitting;
 import org.swaplane.exchange.ReviewInstructions;
+import org.swaplane.exchange.WordShares;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
 import org.swaplane.format.xliff12.NewXliff12;
 import org.swaplane.format.xliff2.NewXliff2;
 import org.swaplane.reviewcopy.ReviewCopy;
 import org.swaplane.reviewcopy.ReviewCopyFormat;
+import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
-/** Makes a copy of a track for a person and remembers that it went out. */
+/** Makes copies of tracks for people and remembers that they went out. */
 public final class CopyExport {
     private final Lane lane;
 
@@ -26,26 +37,148 @@ public final class CopyExport {
     /** A copy that went out, and where it lies. */
     public record Sent(Trip trip, Path file) {}
 
-    /** What goes out: a table for a person, or the file itself as it stands now, for another tool. */
-    public enum Form {
-        REVIEW_COPY,
-        BILINGUAL_FILE,
-        /** A document as XLIFF 1.2, for tools that know no newer one. */
-        XLIFF_12
+    /**
+     * Writes copies of tracks as they stand in snapshots into the lane's folder {@code sent}: for each person one of all tracks, or one of
+     * each track. Nothing is sent of a track of which nothing fits the selection.
+     *
+     * @throws CannotProceedException when nothing is left to send
+     */
+    public List<Sent> send(List<TrackSnapshot> tracks, SendRequest request, Progress progress) throws IOException {
+        if (!request.form().isReviewCopy()) {
+            List<Sent> sent = new ArrayList<>();
+            for (TrackSnapshot track : tracks) {
+                progress.checkCancelled();
+                progress.at(sent.size(), tracks.size());
+                sent.add(sendFile(track, request, progress));
+            }
+            return sent;
+        }
+        Map<TrackSnapshot, List<List<Integer>>> shares = new LinkedHashMap<>();
+        for (TrackSnapshot track : tracks) {
+            progress.checkCancelled();
+            Set<Integer> found = request.selection().findings() ? withFindings(track) : Set.of();
+            List<Integer> chosen = request.selection().of(track.current(), () -> found);
+            shares.put(
+                    track,
+                    WordShares.of(track.document(), chosen, request.people().size()));
+        }
+        List<Sent> sent = new ArrayList<>();
+        for (int i = 0; i < request.people().size(); i++) {
+            for (List<TrackSnapshot> group : groups(tracks, request.together())) {
+                progress.checkCancelled();
+                int person = i;
+                Map<TrackSnapshot, List<Integer>> own = new LinkedHashMap<>();
+                group.forEach(track -> own.put(track, shares.get(track).get(person)));
+                own.values().removeIf(List::isEmpty);
+                if (!own.isEmpty()) {
+                    sent.addAll(sendCopy(own, request.people().get(i), request));
+                }
+            }
+        }
+        if (sent.isEmpty()) {
+            throw new CannotProceedException(
+                    tracks.get(0).name(), "no segment fits the selection", "choose other states or files");
+        }
+        return sent;
     }
 
-    /** Writes a copy of a track as it stands in a snapshot into the lane's folder {@code sent}. */
-    public Sent send(TrackSnapshot track, String person, Purpose purpose, Form form, Progress progress)
-            throws IOException {
+    /** The file itself to the first person. */
+    private Sent sendFile(TrackSnapshot track, SendRequest request, Progress progress) throws IOException {
+        String name = stem(track.name()) + '_' + word(request.purpose());
+        Path file = request.form().equals(SendRequest.Form.XLIFF_12)
+                ? writeXliff12(track, name)
+                : writeBilingual(track, name, progress);
+        int words = IntStream.range(0, track.size()).map(track::words).sum();
         String code = lane.trips().newCode();
-        String name = stem(track.name()) + '_' + purpose.name().toLowerCase(Locale.ROOT);
-        Path file =
-                switch (form) {
-                    case REVIEW_COPY -> writeReviewCopy(track, code, purpose, name);
-                    case BILINGUAL_FILE -> writeBilingual(track, name, progress);
-                    case XLIFF_12 -> writeXliff12(track, name);
-                };
-        return new Sent(lane.trips().sent(code, track.track(), person, purpose, Source.of(file)), file);
+        return new Sent(
+                lane.trips().sent(code, track.track(), request.people().get(0), request, Source.of(file), words), file);
+    }
+
+    /** A copy is in one language; tracks into others go in copies of their own. */
+    private static List<List<TrackSnapshot>> groups(List<TrackSnapshot> tracks, boolean together) {
+        if (!together) {
+            return tracks.stream().map(List::of).toList();
+        }
+        Map<String, List<TrackSnapshot>> byLanguage = new LinkedHashMap<>();
+        tracks.forEach(track -> byLanguage
+                .computeIfAbsent(track.size() == 0 ? "" : track.targetLanguage(0), none -> new ArrayList<>())
+                .add(track));
+        return List.copyOf(byLanguage.values());
+    }
+
+    private Set<Integer> withFindings(TrackSnapshot track) throws IOException {
+        return lane.references().checks().run(track.current(), Progress.NONE).stream()
+                .map(Finding::segment)
+                .collect(Collectors.toSet());
+    }
+
+    private List<Sent> sendCopy(Map<TrackSnapshot, List<Integer>> tracks, String person, SendRequest request)
+            throws IOException {
+        ReviewCopyFormat format = lane.copies()
+                .byExtension(request.form().id())
+                .orElseThrow(() -> new IllegalArgumentException("no form of copies: " + request.form()));
+        Map<TrackSnapshot, String> codes = new LinkedHashMap<>();
+        List<ReviewCopy.Part> parts = new ArrayList<>();
+        tracks.forEach((track, indexes) -> {
+            codes.put(track, lane.trips().newCode());
+            CopyRows.Owner owner =
+                    new CopyRows.Owner(lane.settings().id(), track.track().id(), codes.get(track));
+            boolean isPart = indexes.size() < track.size();
+            parts.add(new CopyRows(track.document(), track::target)
+                    .part(owner, track.name(), indexes, isPart ? request.context() : 0));
+        });
+        TrackSnapshot first = tracks.keySet().iterator().next();
+        ReviewCopy copy = new ReviewCopy(
+                parts.size() == 1 ? first.name() : lane.name(),
+                preface(person, request),
+                parts.get(0).identity().source(),
+                parts.get(0).identity().target(),
+                parts);
+        List<Sent> sent = new ArrayList<>();
+        List<ReviewCopy> pieces = CopySplitting.split(copy, format.mostRows());
+        String name = (parts.size() == 1 ? stem(first.name()) : lane.name())
+                + '_'
+                + word(request.purpose())
+                + (request.people().size() > 1 ? '_' + person : "");
+        Map<String, Path> files = new LinkedHashMap<>();
+        for (int i = 0; i < pieces.size(); i++) {
+            ReviewCopy piece = pieces.get(i);
+            String number = pieces.size() == 1 ? "" : "_" + (i + 1) + "of" + pieces.size();
+            Path file = lane.free("sent", safe(name) + number + '.' + format.extension());
+            NewFile.write(file, false, out -> format.write(piece, out));
+            piece.parts().forEach(part -> files.putIfAbsent(part.identity().trip(), file));
+        }
+        for (Map.Entry<TrackSnapshot, String> each : codes.entrySet()) {
+            Path file = files.get(each.getValue());
+            int words = tracks.get(each.getKey()).stream()
+                    .mapToInt(each.getKey()::words)
+                    .sum();
+            Trip trip =
+                    lane.trips().sent(each.getValue(), each.getKey().track(), person, request, Source.of(file), words);
+            sent.add(new Sent(trip, file));
+        }
+        return sent;
+    }
+
+    private static List<String> preface(String person, SendRequest request) {
+        List<String> all = new ArrayList<>();
+        all.add(text("copy.recipient", person));
+        request.due().ifPresent(due -> all.add(text("copy.due", due.toString())));
+        all.addAll(request.instructions());
+        all.addAll(
+                request.purpose() == Purpose.REVIEW
+                        ? ReviewInstructions.forReview()
+                        : ReviewInstructions.forTranslation());
+        return all;
+    }
+
+    private static String word(Purpose purpose) {
+        return purpose.name().toLowerCase(Locale.ROOT);
+    }
+
+    /** A name that every file system takes. */
+    private static String safe(String name) {
+        return name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "_").strip();
     }
 
     /** A bilingual file goes as it stands now; of a document, an XLIFF file is made that is named after it. */
@@ -64,23 +197,6 @@ public final class CopyExport {
         Path file = lane.free(
                 "sent", name + track.name().substring(stem(track.name()).length()) + ".xlf");
         NewFile.write(file, false, out -> NewXliff12.write(track.current(), out));
-        return file;
-    }
-
-    private Path writeReviewCopy(TrackSnapshot track, String code, Purpose purpose, String name) throws IOException {
-        ReviewCopyFormat format = lane.copies().all().get(0);
-        Path file = lane.free("sent", name + '.' + format.extension());
-        CopyRows.Owner owner =
-                new CopyRows.Owner(lane.settings().id(), track.track().id(), code);
-        List<Integer> all = IntStream.range(0, track.size()).boxed().toList();
-        ReviewCopy.Part part = new CopyRows(track.document(), track::target).part(owner, track.name(), all, 0);
-        ReviewCopy copy = new ReviewCopy(
-                track.name(),
-                purpose == Purpose.REVIEW ? ReviewInstructions.forReview() : ReviewInstructions.forTranslation(),
-                part.identity().source(),
-                part.identity().target(),
-                List.of(part));
-        NewFile.write(file, false, out -> format.write(copy, out));
         return file;
     }
 

@@ -13,7 +13,13 @@ import org.swaplane.task.CannotProceedException;
 /** Brings the tables of a lane up to those of this program, one numbered script after the other; {@code user_version} says how far. */
 final class Migrations {
     private static final List<String> SCRIPTS = List.of(
-            "1-tables", "2-journal-by-key", "3-visits", "4-remarks-and-decisions-by-key", "5-counts", "6-plans");
+            "1-tables",
+            "2-journal-by-key",
+            "3-visits",
+            "4-remarks-and-decisions-by-key",
+            "5-counts",
+            "6-plans",
+            "7-trip-events");
 
     /** Columns that the tables did not have before lanes were numbered. */
     private static final List<String> UNNUMBERED = List.of(

@@ -89,15 +89,27 @@ public final class ReturnImport {
 
     /** The same of a copy that was read already. */
     public Recognised recognised(Source copy, ReturnedCopy returned) throws IOException {
-        String code = returned.trip().orElseThrow();
-        Trip trip = lane.trips()
-                .find(code)
-                .orElseThrow(() -> new CannotProceedException(
-                        copy.name(),
-                        "the copy belongs to trip " + code + ", which this lane did not send",
-                        "open the lane that sent it"));
-        TrackSnapshot now = lane.track(trip.track()).now();
-        return recognised(copy, trip, now, ReturnReader.read(returned, code, sentRows(trip, now)));
+        return recognisedAll(copy, returned).get(0);
+    }
+
+    /** The same for each of the tracks that a copy was made of. */
+    public List<Recognised> recognisedAll(Source copy, ReturnedCopy returned) throws IOException {
+        List<Recognised> all = new ArrayList<>();
+        for (String code : returned.trips()) {
+            Optional<Trip> trip = lane.trips().find(code);
+            if (trip.isPresent()) {
+                TrackSnapshot now = lane.track(trip.get().track()).now();
+                ReturnReading reading = ReturnReader.read(returned.of(code), code, sentRows(trip.get(), now));
+                all.add(recognised(copy, trip.get(), now, reading));
+            }
+        }
+        if (all.isEmpty()) {
+            throw new CannotProceedException(
+                    copy.name(),
+                    "the copy belongs to trip " + returned.trip().orElseThrow() + ", which this lane did not send",
+                    "open the lane that sent it");
+        }
+        return all;
     }
 
     /**
@@ -163,14 +175,20 @@ public final class ReturnImport {
                         .isPresent())
                 .collect(Collectors.toMap(row -> row.code().orElseThrow().number(), row -> row));
         List<SentRow> rows = new ArrayList<>();
-        sent.forEach((number, row) -> rows.add(new SentRow(
-                number,
-                number - 1,
-                track.segment(number - 1),
-                row.target(),
-                track.segment(number - 1).state(),
-                track.target(number - 1),
-                row.remarks().stream().map(Remark::text).toList())));
+        sent.forEach((number, row) -> {
+            // A document that was cut anew since may have fewer segments; what is gone comes back as unknown.
+            if (number > track.size()) {
+                return;
+            }
+            rows.add(new SentRow(
+                    number,
+                    number - 1,
+                    track.segment(number - 1),
+                    row.target(),
+                    track.segment(number - 1).state(),
+                    track.target(number - 1),
+                    row.remarks().stream().map(Remark::text).toList()));
+        });
         return rows;
     }
 

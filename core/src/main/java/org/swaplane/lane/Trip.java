@@ -1,6 +1,7 @@
 package org.swaplane.lane;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Optional;
 
 /**
@@ -8,6 +9,8 @@ import java.util.Optional;
  *
  * @param code identity of the trip, five characters, written in every row of the copy
  * @param sentSha256 of the copy that went out; its bytes are kept in the lane
+ * @param due until when it is wanted back
+ * @param words of the sources that were sent; 0 in trips of earlier versions
  * @param back what came back, empty while it is away
  * @param withdrawn whether it is not waited for any more; if it comes back all the same, it is recognised
  */
@@ -19,6 +22,8 @@ public record Trip(
         Instant sentAt,
         String sentName,
         String sentSha256,
+        Optional<LocalDate> due,
+        int words,
         Optional<Back> back,
         boolean withdrawn) {
     /** Whether the copy is out and waited for. */
@@ -26,9 +31,15 @@ public record Trip(
         return back.isEmpty() && !withdrawn;
     }
 
+    /** Whether it is out longer than it should be, on this day. */
+    public boolean isOverdue(LocalDate today) {
+        return isAway() && due.filter(today::isAfter).isPresent();
+    }
+
     /** The same, come back. */
     Trip with(Back other) {
-        return new Trip(code, track, person, purpose, sentAt, sentName, sentSha256, Optional.of(other), withdrawn);
+        return new Trip(
+                code, track, person, purpose, sentAt, sentName, sentSha256, due, words, Optional.of(other), withdrawn);
     }
 
     /** The copy that came back; {@code report} is the name of the report in the lane's folder of reports. */

@@ -7,6 +7,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -96,22 +97,39 @@ public final class TripStore implements TrackStore.PositionalData {
         return code.toString();
     }
 
-    /** Remembers that a copy went out, and keeps its bytes. */
-    public Trip sent(String code, Track track, String person, Purpose purpose, Source copy) throws IOException {
+    /**
+     * Remembers that a copy went out, and keeps its bytes.
+     *
+     * @param words of the sources in it
+     */
+    Trip sent(String code, Track track, String person, SendRequest request, Source copy, int words) throws IOException {
         String sha256 = files.keep(copy);
         Trip trip = new Trip(
-                code, track.id(), person, purpose, clock.instant(), copy.name(), sha256, Optional.empty(), false);
+                code,
+                track.id(),
+                person,
+                request.purpose(),
+                clock.instant(),
+                copy.name(),
+                sha256,
+                request.due(),
+                words,
+                Optional.empty(),
+                false);
         LaneWriter.await(writer.submit(transaction -> {
             database.update(
-                    "insert into trip (code, track, person, purpose, sent_at, sent_name, sent_sha256)"
-                            + " values (?, ?, ?, ?, ?, ?, ?)",
+                    "insert into trip (code, track, person, purpose, sent_at, sent_name, sent_sha256, due, words)"
+                            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
                     code,
                     track.id(),
                     person,
-                    purpose.name(),
+                    request.purpose().name(),
                     trip.sentAt().toString(),
                     copy.name(),
-                    sha256);
+                    sha256,
+                    request.due().map(LocalDate::toString).orElse(""),
+                    words);
+            record(code, person, TripEvent.Kind.SENT, copy.name());
             changed(trip, transaction);
             return null;
         }));
@@ -122,9 +140,41 @@ public final class TripStore implements TrackStore.PositionalData {
     public CompletableFuture<Void> withdraw(Trip trip) {
         return writer.submit(transaction -> {
             database.update("update trip set withdrawn = 1 where code = ?", trip.code());
+            record(trip.code(), trip.person(), TripEvent.Kind.WITHDRAWN, "");
             changed(trip, transaction);
             return null;
         });
+    }
+
+    /** Remembers that the recipient was reminded. */
+    public CompletableFuture<Void> reminded(Trip trip) {
+        return writer.submit(transaction -> {
+            record(trip.code(), trip.person(), TripEvent.Kind.REMINDED, "");
+            changed(trip, transaction);
+            return null;
+        });
+    }
+
+    private void record(String trip, String who, TripEvent.Kind kind, String detail) {
+        database.update(
+                "insert into trip_event (trip, at, who, kind, detail) values (?, ?, ?, ?, ?)",
+                trip,
+                clock.instant().toString(),
+                who,
+                kind.name(),
+                detail);
+    }
+
+    /** All that happened to the trips of the lane, oldest first. */
+    public List<TripEvent> events() {
+        return database.query(
+                row -> new TripEvent(
+                        row.getString(1),
+                        Instant.parse(row.getString(2)),
+                        row.getString(3),
+                        TripEvent.Kind.valueOf(row.getString(4)),
+                        row.getString(5)),
+                "select trip, at, who, kind, detail from trip_event order by at, id");
     }
 
     private void changed(Trip trip, LaneTransaction transaction) {
@@ -195,6 +245,8 @@ public final class TripStore implements TrackStore.PositionalData {
                 changesTaken,
                 report,
                 trip.code());
+        record(trip.code(), trip.person(), TripEvent.Kind.RETURNED, name);
+        record(trip.code(), trip.person(), TripEvent.Kind.ACCEPTED, String.valueOf(changesTaken));
         List<SegmentRemark> known = new ArrayList<>(remarks(trip.track()));
         List<Object[]> rows = new ArrayList<>();
         for (SegmentRemark remark : brought) {
@@ -232,6 +284,8 @@ public final class TripStore implements TrackStore.PositionalData {
                 Instant.parse(row.getString("sent_at")),
                 row.getString("sent_name"),
                 row.getString("sent_sha256"),
+                Optional.of(row.getString("due")).filter(day -> !day.isEmpty()).map(LocalDate::parse),
+                row.getInt("words"),
                 back,
                 row.getInt("withdrawn") != 0);
     }

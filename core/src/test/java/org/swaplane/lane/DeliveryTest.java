@@ -81,7 +81,12 @@ class DeliveryTest {
         meetEverything();
 
         assertThat(open()).isEmpty();
-        new CopyExport(lane).send(track.now(), "Ines Falk", Purpose.REVIEW, CopyExport.Form.REVIEW_COPY, Progress.NONE);
+        new CopyExport(lane)
+                .send(
+                        List.of(track.now()),
+                        SendRequest.of("Ines Falk", Purpose.REVIEW, SendRequest.Form.DOCX),
+                        Progress.NONE)
+                .get(0);
         assertThat(open()).containsExactly("away");
     }
 

@@ -246,7 +246,11 @@ class LaneStormTest {
 
         private void takeReturned(Progress progress) throws IOException {
             Path sent = new CopyExport(lane)
-                    .send(file.now(), "Ines Falk", Purpose.REVIEW, CopyExport.Form.BILINGUAL_FILE, progress)
+                    .send(
+                            List.of(file.now()),
+                            SendRequest.of("Ines Falk", Purpose.REVIEW, SendRequest.Form.FILE),
+                            progress)
+                    .get(0)
                     .file();
             Path back = sent.resolveSibling("back-" + copies.incrementAndGet() + ".xlf");
             String text = java.nio.file.Files.readString(sent);

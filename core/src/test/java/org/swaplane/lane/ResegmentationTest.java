@@ -166,7 +166,12 @@ class ResegmentationTest {
                 .hasMessageContaining("the last of its paragraph");
         assertThatThrownBy(() -> recut.split(track.now(), 0, 0, Progress.NONE))
                 .hasMessageContaining("no text on one side");
-        new CopyExport(lane).send(track.now(), "Ines", Purpose.REVIEW, CopyExport.Form.REVIEW_COPY, Progress.NONE);
+        new CopyExport(lane)
+                .send(
+                        List.of(track.now()),
+                        SendRequest.of("Ines", Purpose.REVIEW, SendRequest.Form.DOCX),
+                        Progress.NONE)
+                .get(0);
         assertThatThrownBy(() -> recut.join(track.now(), 0, Progress.NONE)).hasMessageContaining("is away");
         Track bilingual =
                 lane.trackStore().takeIn(Source.of("a.xlf", DemoLane.file()), FileOptions.NONE, Progress.NONE);

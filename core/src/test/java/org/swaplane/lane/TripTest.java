@@ -47,7 +47,11 @@ class TripTest {
         lane = DemoLane.create(folder, DAY);
         track = lane.tracks().get(0);
         sent = new CopyExport(lane)
-                .send(track.now(), DemoReviewer.NAME, Purpose.REVIEW, CopyExport.Form.REVIEW_COPY, Progress.NONE)
+                .send(
+                        List.of(track.now()),
+                        SendRequest.of(DemoReviewer.NAME, Purpose.REVIEW, SendRequest.Form.DOCX),
+                        Progress.NONE)
+                .get(0)
                 .file();
         answered = elsewhere.resolve("whatever.bin");
     }
@@ -229,7 +233,11 @@ class TripTest {
     @Test
     void theFileItselfGoesToAnotherToolAndIsRecognisedWhenItComesBack() throws IOException {
         Path file = new CopyExport(lane)
-                .send(track.now(), "Harbour tool", Purpose.TRANSLATION, CopyExport.Form.BILINGUAL_FILE, Progress.NONE)
+                .send(
+                        List.of(track.now()),
+                        SendRequest.of("Harbour tool", Purpose.TRANSLATION, SendRequest.Form.FILE),
+                        Progress.NONE)
+                .get(0)
                 .file();
         Path answer = Files.writeString(
                 folder.resolve("whatever.xlf"), Files.readString(file).replace(">Fahrplan<", ">Der Fahrplan<"));

@@ -2,7 +2,7 @@ package org.swaplane.desktop.exchange;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.binding.DoubleExpression;
@@ -41,10 +41,12 @@ final class ChangeRow extends GridPane {
     private final Label by = Controls.quiet("");
     private final Label problems = Controls.styled(new Label(), "stop-text");
     private final ToggleButton take = new ToggleButton();
+    private final ToggleButton keep = new ToggleButton(Strings.text("return.keeping"));
+    private final Label cannot = Controls.quiet(Strings.text("return.cannot"));
     private RowChange shown;
 
     /** {@code width} is what it has from edge to edge. */
-    ChangeRow(DoubleExpression width, Consumer<RowChange> toggle) {
+    ChangeRow(DoubleExpression width, BiConsumer<RowChange, Boolean> decide) {
         getStyleClass().add("change-row");
         setHgap(GAP);
         ColumnConstraints narrow = new ColumnConstraints(40);
@@ -63,21 +65,26 @@ final class ChangeRow extends GridPane {
         problems.setWrapText(true);
         by.setMinHeight(USE_PREF_SIZE);
         problems.setMinHeight(USE_PREF_SIZE);
-        take.setMaxWidth(Double.MAX_VALUE);
-        take.setFocusTraversable(false);
-        take.setOnAction(event -> toggle.accept(shown));
+        for (ToggleButton part : List.of(take, keep)) {
+            part.setMaxWidth(Double.MAX_VALUE);
+            part.setFocusTraversable(false);
+        }
+        take.setOnAction(event -> decide.accept(shown, true));
+        keep.setOnAction(event -> decide.accept(shown, false));
+        cannot.setWrapText(true);
+        VBox decision = Controls.styled(new VBox(take, keep, cannot), "decision");
         addRow(
                 0,
                 number,
                 text("return.source", source),
                 text("return.sent", sent),
                 text("return.returned", returned),
-                take);
+                decision);
         add(text("return.now", now), 2, 1);
         add(Controls.styled(new VBox(by, text("return.repaired", repaired), problems, remarked), "column-tight"), 3, 1);
         remarked.setMinHeight(USE_PREF_SIZE);
         GridPane.setValignment(number, VPos.TOP);
-        GridPane.setValignment(take, VPos.TOP);
+        GridPane.setValignment(decision, VPos.TOP);
     }
 
     private static VBox text(String key, ContentFlow flow) {
@@ -122,6 +129,10 @@ final class ChangeRow extends GridPane {
                 + change.revision()
                         .map(Revision::author)
                         .map(author -> ", " + author)
+                        .orElse("")
+                + change.state()
+                        .map(state ->
+                                ", " + Strings.text("state." + state.name().toLowerCase(Locale.ROOT)))
                         .orElse(""));
         problems.setText(Stream.concat(
                         change.problems().stream().map(StructureProblem::message),
@@ -129,10 +140,12 @@ final class ChangeRow extends GridPane {
                 .collect(Collectors.joining("\n")));
         Controls.showIf(problems, !problems.getText().isEmpty());
         boolean possible = change.applicable().isPresent();
-        take.setDisable(!possible);
+        Controls.showIf(take, possible);
+        Controls.showIf(keep, possible);
+        Controls.showIf(cannot, !possible);
         take.setSelected(taken);
-        take.setText(Strings.text(
-                !possible ? "return.cannot" : !taken ? "return.keeping" : mends ? "return.mended" : "return.taking"));
+        keep.setSelected(!taken);
+        take.setText(Strings.text(mends ? "return.mended" : "return.taking"));
     }
 
     /** A remark in words, by a key that takes author, text and the number of the row. */

@@ -1,21 +1,24 @@
 package org.swaplane.desktop.exchange;
 
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.check.Finding;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Strings;
@@ -36,6 +39,10 @@ final class ReturnPanel extends VBox {
     private final ListView<RowChange> changes = new ListView<>();
     private final Button take;
     private final Set<Integer> chosen = new HashSet<>();
+    private final ComboBox<ReturnFilter> filter = Choice.of(
+            "return-filter",
+            List.of(ReturnFilter.values()),
+            each -> Strings.text("return.filter." + each.name().toLowerCase(Locale.ROOT)));
     private ReturnImport.Recognised shown;
 
     ReturnPanel(LaneSession session) {
@@ -44,14 +51,24 @@ final class ReturnPanel extends VBox {
         setId("return-panel");
         take = Controls.primary(
                 "take-changes", "return.take", () -> session.exchange().take(Set.copyOf(chosen)));
+        filter.setAccessibleText(Strings.text("return.filter"));
+        filter.setOnAction(event -> list());
         changes.setId("return-changes");
         changes.setCellFactory(list -> new ChangeCell());
         changes.setOnKeyPressed(event -> {
             RowChange change = changes.getSelectionModel().getSelectedItem();
-            if (event.getCode() == KeyCode.SPACE && change != null) {
-                toggle(change);
-                event.consume();
+            if (change == null || event.isShortcutDown() || event.isAltDown()) {
+                return;
             }
+            switch (event.getCode()) {
+                case SPACE -> decide(change, !chosen.contains(change.number()));
+                case A -> decideAndGoOn(change, true);
+                case K -> decideAndGoOn(change, false);
+                default -> {
+                    return;
+                }
+            }
+            event.consume();
         });
         VBox.setVgrow(changes, Priority.ALWAYS);
         problemsScroll.setFitToWidth(true);
@@ -67,9 +84,10 @@ final class ReturnPanel extends VBox {
         Button leave = Controls.button("leave-returned", "return.leave", session.exchange()::leave);
         getChildren()
                 .addAll(
-                        Controls.row(about, summary),
+                        Controls.row(about, summary, Controls.spacer(), filter),
                         problemsScroll,
                         changes,
+                        Controls.quiet(Strings.text("return.keys")),
                         Controls.styled(new FlowPane(sound, all, none, leave, take), "wrapped-row"));
     }
 
@@ -93,9 +111,22 @@ final class ReturnPanel extends VBox {
         shown = copy;
         showProblems(copy.reading());
         changes.setPlaceholder(Controls.quiet(Strings.text("return.nothing")));
-        changes.getItems().setAll(copy.reading().changes());
+        filter.setValue(ReturnFilter.ALL);
+        list();
         choose(copy::isSafe);
         changes.getSelectionModel().selectFirst();
+    }
+
+    /** What needs a person's look comes first. */
+    private void list() {
+        if (shown != null) {
+            changes.getItems()
+                    .setAll(shown.reading().changes().stream()
+                            .filter(change -> filter.getValue().holds(change, shown))
+                            .sorted(Comparator.comparing(shown::isSafe))
+                            .toList());
+            changes.getSelectionModel().selectFirst();
+        }
     }
 
     /** What is wrong with the table, and what people remarked where they changed nothing. */
@@ -132,17 +163,28 @@ final class ReturnPanel extends VBox {
     }
 
     private void choose(Predicate<RowChange> which) {
-        chosen.clear();
-        chosen.addAll(
-                changes.getItems().stream().filter(which).map(RowChange::number).collect(Collectors.toSet()));
+        // Of those that are listed; the others stay as they are.
+        changes.getItems().forEach(change -> {
+            chosen.remove(change.number());
+            if (which.test(change)) {
+                chosen.add(change.number());
+            }
+        });
         chosenChanged();
     }
 
-    private void toggle(RowChange change) {
-        if (change.applicable().isPresent() && !chosen.remove(change.number())) {
+    private void decide(RowChange change, boolean accept) {
+        chosen.remove(change.number());
+        if (accept && change.applicable().isPresent()) {
             chosen.add(change.number());
         }
         chosenChanged();
+    }
+
+    private void decideAndGoOn(RowChange change, boolean accept) {
+        decide(change, accept);
+        changes.getSelectionModel().selectNext();
+        changes.scrollTo(Math.max(0, changes.getSelectionModel().getSelectedIndex() - 1));
     }
 
     private void chosenChanged() {
@@ -152,7 +194,7 @@ final class ReturnPanel extends VBox {
 
     private final class ChangeCell extends ListCell<RowChange> {
         private final ChangeRow row =
-                new ChangeRow(changes.widthProperty().subtract(ROOM_BESIDE), ReturnPanel.this::toggle);
+                new ChangeRow(changes.widthProperty().subtract(ROOM_BESIDE), ReturnPanel.this::decide);
 
         ChangeCell() {
             prefWidthProperty().bind(changes.widthProperty().subtract(24));

@@ -1,6 +1,7 @@
 package org.swaplane.desktop.exchange;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -29,7 +30,14 @@ final class TripTable extends TableView<Trip> {
                 "purpose",
                 80,
                 trip -> Strings.text("purpose." + trip.purpose().name().toLowerCase(Locale.ROOT)));
+        column("words", 64, trip -> trip.words() == 0 ? "" : Strings.text("lanes.number", trip.words()));
         day("sent", trip -> Optional.of(trip.sentAt()));
+        getColumns()
+                .add(new WordsColumn<>(
+                        "trip.column.due",
+                        DAY,
+                        trip -> trip.due().map(LocalDate::toString).orElse(""),
+                        Comparator.comparing(trip -> trip.due().orElse(LocalDate.MAX))));
         day("back", trip -> trip.back().map(Trip.Back::at));
         column("changes", 104, trip -> trip.back()
                 .map(back -> Strings.text("lanes.number", back.changesTaken()))
@@ -52,6 +60,9 @@ final class TripTable extends TableView<Trip> {
     }
 
     private static String state(Trip trip) {
+        if (trip.isOverdue(LocalDate.now())) {
+            return Strings.text("trip.overdue");
+        }
         return Strings.text(trip.back().isPresent() ? "trip.back" : trip.isAway() ? "trip.away" : "trip.withdrawn");
     }
 

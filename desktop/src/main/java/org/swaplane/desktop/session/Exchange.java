@@ -1,18 +1,21 @@
 package org.swaplane.desktop.session;
 
 import java.io.IOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.CopyExport;
-import org.swaplane.lane.Purpose;
 import org.swaplane.lane.ReturnImport;
+import org.swaplane.lane.SendRequest;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.lane.Trip;
+import org.swaplane.lane.TripLog;
 import org.swaplane.task.Progress;
 
 /** Copies that go out, and the one that came back and is looked at. */
@@ -51,36 +54,44 @@ public final class Exchange {
         session.changed(Topic.TRACKS);
     }
 
-    /** Writes a copy of each track that is chosen, as it stands now. */
-    public void send(String person, Purpose purpose, CopyExport.Form form) {
-        List<Track> of = chosen();
-        session.background()
-                .run(
-                        Strings.text("task.send", of.get(0).name()),
-                        progress -> sendAll(of, person, purpose, form, progress),
-                        sent -> {
-                            choose(List.of());
-                            session.notify(
-                                    Notification.Tone.DONE,
-                                    Strings.text(
-                                            "exchange.sent",
-                                            sent.size(),
-                                            sent.get(0).file().toString()));
-                        });
+    /** Who got copies in this lane so far, the last one first. */
+    public List<String> people() {
+        List<Trip> all = session.lane().trips().all();
+        return IntStream.range(0, all.size())
+                .mapToObj(i -> all.get(all.size() - 1 - i).person())
+                .distinct()
+                .toList();
     }
 
-    private List<CopyExport.Sent> sendAll(
-            List<Track> tracks, String person, Purpose purpose, CopyExport.Form form, Progress progress)
-            throws IOException {
-        List<CopyExport.Sent> sent = new ArrayList<>();
+    /** Writes copies of the tracks that are chosen, as they stand now. */
+    public void send(SendRequest request) {
+        List<Track> of = chosen();
+        session.background()
+                .run(Strings.text("task.send", of.get(0).name()), progress -> send(of, request, progress), sent -> {
+                    choose(List.of());
+                    Path first = sent.get(0).file();
+                    session.written(Strings.text("exchange.sent", sent.size(), first.toString()), first);
+                });
+    }
+
+    private List<CopyExport.Sent> send(List<Track> tracks, SendRequest request, Progress progress) throws IOException {
+        List<TrackSnapshot> now = new ArrayList<>();
         for (Track track : tracks) {
             progress.checkCancelled();
-            progress.at(sent.size(), tracks.size());
-            TrackSnapshot now =
-                    track == session.track() && session.snapshot() != null ? session.snapshot() : track.now();
-            sent.add(new CopyExport(session.lane()).send(now, person, purpose, form, progress));
+            now.add(track == session.track() && session.snapshot() != null ? session.snapshot() : track.now());
         }
-        return sent;
+        return new CopyExport(session.lane()).send(now, request, progress);
+    }
+
+    /** Writes the list of all trips and what happened to them, and opens it. */
+    public void report(FileOpener opener) {
+        session.background()
+                .run(Strings.text("task.report"), progress -> new TripLog(session.lane()).write(), opener::open);
+    }
+
+    /** Remembers that the recipient of a copy was reminded. */
+    public void reminded(Trip trip) {
+        session.lane().trips().reminded(trip).whenComplete(session::sayFailure);
     }
 
     /** Takes these rows of the copy that came back, in one step. */

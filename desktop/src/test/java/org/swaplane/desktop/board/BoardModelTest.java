@@ -23,6 +23,7 @@ import org.swaplane.format.Source;
 import org.swaplane.lane.CopyExport;
 import org.swaplane.lane.LaneWriter;
 import org.swaplane.lane.Purpose;
+import org.swaplane.lane.SendRequest;
 import org.swaplane.lane.Track;
 import org.swaplane.task.Progress;
 
@@ -100,7 +101,11 @@ class BoardModelTest {
     @Test
     void whoHasACopyIsFoundAndStopsBeingWaitedForWhenItIsWithdrawn() throws IOException {
         new CopyExport(bench.session.lane())
-                .send(french.now(), "Ines Falk", Purpose.REVIEW, CopyExport.Form.REVIEW_COPY, Progress.NONE);
+                .send(
+                        List.of(french.now()),
+                        SendRequest.of("Ines Falk", Purpose.REVIEW, SendRequest.Form.DOCX),
+                        Progress.NONE)
+                .get(0);
         bench.settle();
         assertThat(listed("falk")).containsExactly("page.html fr-FR");
         assertThat(row(french).progress()).isEqualTo(BoardModel.Progress.AWAY);

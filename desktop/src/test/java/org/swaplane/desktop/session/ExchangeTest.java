@@ -17,8 +17,8 @@ import org.swaplane.content.Content;
 import org.swaplane.demo.DemoReviewer;
 import org.swaplane.document.State;
 import org.swaplane.exchange.RowChange;
-import org.swaplane.lane.CopyExport;
 import org.swaplane.lane.Purpose;
+import org.swaplane.lane.SendRequest;
 
 class ExchangeTest {
     private static final int AFTERNOON = 4;
@@ -33,7 +33,8 @@ class ExchangeTest {
     void aCopyCameBack() throws IOException {
         bench = SessionBench.ofDemo(folder.resolve("lane"));
         session = bench.session;
-        bench.run(() -> session.exchange().send(DemoReviewer.NAME, Purpose.REVIEW, CopyExport.Form.REVIEW_COPY));
+        bench.run(() ->
+                session.exchange().send(SendRequest.of(DemoReviewer.NAME, Purpose.REVIEW, SendRequest.Form.DOCX)));
         bench.settle();
         Path back = folder.resolve("whatever.docx");
         DemoReviewer.answer(

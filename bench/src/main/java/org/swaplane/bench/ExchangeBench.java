@@ -1,0 +1,86 @@
+package org.swaplane.bench;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import org.swaplane.convert.CopyConversion;
+import org.swaplane.convert.CopyOptions;
+import org.swaplane.convert.CopyReturn;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Source;
+import org.swaplane.reviewcopy.ReviewCopy;
+import org.swaplane.reviewcopy.ReviewCopyFormat;
+import org.swaplane.reviewcopy.ReviewCopyFormats;
+import org.swaplane.task.Progress;
+
+/**
+ * Writing a review copy of a bilingual file, and reading it again with recognition, against reading the file itself in the same run.
+ * Arguments: number of rows (default 100000), rounds (default 3).
+ */
+public final class ExchangeBench {
+    private ExchangeBench() {}
+
+    private interface Work {
+        void run() throws IOException;
+    }
+
+    public static void main(String[] arguments) throws IOException {
+        int rows = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 100_000;
+        int rounds = arguments.length > 1 ? Integer.parseInt(arguments[1]) : 3;
+        Path file = GeneratedFile.XLIFF_12.write(rows);
+        FormatRegistry formats = FormatRegistry.ofInstalled();
+        try {
+            double reading = median(rounds, () -> formats.open(Source.of(file), Progress.NONE));
+            System.out.printf(Locale.ROOT, "%d rows, %.1f MB, read in %.2f s%n", rows, Files.size(file) / 1e6, reading);
+            for (ReviewCopyFormat form : ReviewCopyFormats.ofInstalled().all()) {
+                measure(file, form, formats, rounds, reading);
+            }
+        } finally {
+            Files.delete(file);
+        }
+    }
+
+    private static void measure(Path file, ReviewCopyFormat form, FormatRegistry formats, int rounds, double reading)
+            throws IOException {
+        CopyConversion conversion = new CopyConversion(formats, FileOptions.NONE, CopyOptions.ALL);
+        Path copy = Files.createTempFile("swaplane-bench", '.' + form.extension());
+        try {
+            double writing = median(rounds, () -> {
+                // However long it is: the limit of the form's own programs is not what is measured.
+                List<ReviewCopy> copies = conversion.copies(List.of(file), Integer.MAX_VALUE, Progress.NONE);
+                try (OutputStream out = Files.newOutputStream(copy)) {
+                    form.write(copies.get(0), out);
+                }
+            });
+            CopyReturn back = new CopyReturn(formats, false);
+            double returning =
+                    median(rounds, () -> back.read(List.of(Source.of(file)), Source.of(copy), Progress.NONE));
+            System.out.printf(
+                    Locale.ROOT,
+                    "%-5s copy %.2f times reading, back %.2f times reading (%.1f MB)%n",
+                    form.extension(),
+                    writing / reading,
+                    returning / reading,
+                    Files.size(copy) / 1e6);
+        } finally {
+            Files.delete(copy);
+        }
+    }
+
+    private static double median(int rounds, Work work) throws IOException {
+        work.run();
+        double[] seconds = new double[rounds];
+        for (int i = 0; i < rounds; i++) {
+            long start = System.nanoTime();
+            work.run();
+            seconds[i] = (System.nanoTime() - start) / 1e9;
+        }
+        Arrays.sort(seconds);
+        return seconds[rounds / 2];
+    }
+}

@@ -1,0 +1,252 @@
+package org.swaplane.desktop.exchange;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.DatePicker;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.Notification;
+import org.swaplane.desktop.text.Choice;
+import org.swaplane.desktop.text.Controls;
+import org.swaplane.desktop.text.Dates;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.State;
+import org.swaplane.exchange.RowSelection;
+import org.swaplane.lane.Purpose;
+import org.swaplane.lane.SendRequest;
+import org.swaplane.lane.Track;
+import org.swaplane.lane.Trip;
+
+/** What goes out, to whom, in which form, and until when. */
+final class SendForm extends VBox {
+    private static final double LABEL = 84;
+    private static final int CONTEXT = 2;
+    private static final int FEW_LINES = 2;
+
+    private final LaneSession session;
+    private final ComboBox<String> people = new ComboBox<>();
+    private final ComboBox<Purpose> purpose =
+            Choice.of("send-purpose", List.of(Purpose.values()), SendForm::purposeWord);
+    private final ComboBox<SendRequest.Form> form;
+    private final ComboBox<What> what = Choice.of(
+            "send-what",
+            List.of(What.values()),
+            each -> Strings.text("exchange.what." + each.name().toLowerCase(Locale.ROOT)));
+    private final TextField words = new TextField("500");
+    private final DatePicker due = new DatePicker();
+    private final TextArea instructions = new TextArea();
+    private final CheckBox together = new CheckBox(Strings.text("exchange.together"));
+    private final Label files = Controls.quiet("");
+    private final Label away = Controls.quiet("");
+    private final Button send;
+
+    /** Which segments go. */
+    private enum What {
+        ALL,
+        OPEN,
+        FINDINGS,
+        WORDS
+    }
+
+    SendForm(LaneSession session) {
+        this.session = session;
+        getStyleClass().add("card");
+        send = Controls.primary("send-out", "exchange.send", this::send);
+        people.setId("send-person");
+        people.setEditable(true);
+        people.setMaxWidth(Double.MAX_VALUE);
+        people.setPromptText(Strings.text("exchange.people-hint"));
+        people.setAccessibleText(Strings.text("exchange.person"));
+        people.getEditor().setOnAction(event -> send());
+        form = Choice.of("send-form", List.of(SendRequest.Form.DOCX), this::formWord);
+        form.setAccessibleText(Strings.text("exchange.form"));
+        purpose.setAccessibleText(Strings.text("exchange.purpose"));
+        purpose.setValue(Purpose.REVIEW);
+        what.setAccessibleText(Strings.text("exchange.what"));
+        what.setOnAction(event -> showWords());
+        words.setId("send-words");
+        words.setPrefColumnCount(5);
+        words.setAccessibleText(Strings.text("exchange.what.words"));
+        due.setId("send-due");
+        due.setMaxWidth(Double.MAX_VALUE);
+        due.getEditor().setAccessibleText(Strings.text("exchange.due"));
+        instructions.setId("send-instructions");
+        instructions.setPrefRowCount(FEW_LINES);
+        instructions.setWrapText(true);
+        instructions.setPromptText(Strings.text("exchange.instructions"));
+        instructions.setAccessibleText(Strings.text("exchange.instructions"));
+        together.setId("send-together");
+        away.setWrapText(true);
+        files.setWrapText(true);
+        getChildren()
+                .addAll(
+                        Controls.heading("exchange.out"),
+                        files,
+                        line("exchange.person", people),
+                        line("exchange.purpose", purpose),
+                        line("exchange.form", form),
+                        line("exchange.what", what, words),
+                        line("exchange.due", due),
+                        instructions,
+                        together,
+                        Controls.row(send),
+                        away);
+        showWords();
+    }
+
+    private static HBox line(String key, Node... controls) {
+        Label label = Controls.whole(new Label(Strings.text(key)));
+        label.setMinWidth(LABEL);
+        HBox line = Controls.row(label);
+        line.getChildren().addAll(controls);
+        HBox.setHgrow(controls[0], Priority.ALWAYS);
+        if (controls[0] instanceof ComboBox<?> box) {
+            box.setMaxWidth(Double.MAX_VALUE);
+        }
+        return line;
+    }
+
+    private void showWords() {
+        Controls.showIf(words, what.getValue() == What.WORDS);
+    }
+
+    Button button() {
+        return send;
+    }
+
+    void focusFirst() {
+        people.requestFocus();
+    }
+
+    private static String purposeWord(Purpose purpose) {
+        return Strings.text("purpose." + purpose.name().toLowerCase(Locale.ROOT));
+    }
+
+    private String formWord(SendRequest.Form each) {
+        boolean document = session.snapshot() != null && session.snapshot().isDocument();
+        if (each.isReviewCopy()) {
+            return Strings.text("form.review-copy", each.id().toUpperCase(Locale.ROOT));
+        }
+        return Strings.text(
+                each.equals(SendRequest.Form.XLIFF_12)
+                        ? "form.xliff-12"
+                        : document ? "form.xliff" : "form.bilingual-file");
+    }
+
+    private List<String> names() {
+        return Stream.of(people.getEditor().getText().split(";"))
+                .map(String::strip)
+                .filter(name -> !name.isEmpty())
+                .distinct()
+                .toList();
+    }
+
+    private void send() {
+        List<String> names = names();
+        if (names.isEmpty()) {
+            session.notify(Notification.Tone.FAILED, Strings.text("exchange.person-needed"));
+            people.requestFocus();
+            return;
+        }
+        Optional<RowSelection> selection = selection();
+        if (selection.isEmpty()) {
+            session.notify(Notification.Tone.FAILED, Strings.text("exchange.words-needed"));
+            words.requestFocus();
+            return;
+        }
+        session.exchange()
+                .send(new SendRequest(
+                        names,
+                        purpose.getValue(),
+                        form.getValue(),
+                        selection.get(),
+                        Optional.ofNullable(due.getValue()),
+                        instructions
+                                .getText()
+                                .lines()
+                                .filter(line -> !line.isBlank())
+                                .toList(),
+                        CONTEXT,
+                        together.isSelected()));
+        people.getEditor().clear();
+        people.setValue(null);
+    }
+
+    private Optional<RowSelection> selection() {
+        Set<State> open = EnumSet.of(State.INITIAL, State.TRANSLATED);
+        return switch (what.getValue()) {
+            case ALL -> Optional.of(RowSelection.ALL);
+            case OPEN -> Optional.of(new RowSelection(List.of(), open, false, false, Optional.empty()));
+            case FINDINGS -> Optional.of(new RowSelection(List.of(), Set.of(), true, false, Optional.empty()));
+            case WORDS ->
+                words.getText().strip().matches("[1-9]\\d{0,6}")
+                        ? Optional.of(new RowSelection(
+                                List.of(),
+                                Set.of(),
+                                false,
+                                false,
+                                Optional.of(Integer.valueOf(words.getText().strip()))))
+                        : Optional.empty();
+        };
+    }
+
+    void refresh() {
+        send.setDisable(session.snapshot() == null);
+        offerForms();
+        List<Track> chosen = session.exchange().chosen();
+        Controls.showIf(together, chosen.size() > 1);
+        files.setText(
+                chosen.isEmpty()
+                        ? Strings.text("empty.no-track")
+                        : Strings.text(
+                                "exchange.of", chosen.size(), chosen.get(0).name()));
+        List<String> known = session.exchange().people();
+        if (!people.getItems().equals(known)) {
+            String typed = people.getEditor().getText();
+            people.getItems().setAll(known);
+            people.getEditor().setText(typed);
+        }
+        showAway();
+    }
+
+    /** A second copy of the same rows is easily sent by mistake. */
+    private void showAway() {
+        List<Trip> out =
+                session.track() == null ? List.of() : session.exchange().away(session.track());
+        if (!out.isEmpty()) {
+            Trip newest = out.get(out.size() - 1);
+            away.setText(
+                    Strings.text("exchange.away-already", out.size(), newest.person(), Dates.day(newest.sentAt())));
+        }
+        Controls.showIf(away, !out.isEmpty());
+    }
+
+    /** A bilingual file goes as it is; of a document, a bilingual file is made. */
+    private void offerForms() {
+        List<SendRequest.Form> forms = new ArrayList<>();
+        session.lane().copies().all().forEach(each -> forms.add(new SendRequest.Form(each.extension())));
+        forms.add(SendRequest.Form.FILE);
+        if (session.snapshot() != null && session.snapshot().isDocument()) {
+            forms.add(SendRequest.Form.XLIFF_12);
+        }
+        if (!form.getItems().equals(forms)) {
+            SendRequest.Form before = form.getValue();
+            form.getItems().setAll(forms);
+            form.setValue(forms.contains(before) ? before : SendRequest.Form.DOCX);
+        }
+    }
+}
