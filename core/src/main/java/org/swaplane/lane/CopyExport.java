@@ -14,7 +14,6 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.swaplane.check.Finding;
 import org.swaplane.exchange.CopyRows;
-import org.swaplane.exchange.CopySplitting;
 import org.swaplane.exchange.ReviewInstructions;
 import org.swaplane.exchange.WordShares;
 import org.swaplane.format.NewFile;
@@ -112,11 +111,47 @@ public final class CopyExport {
                 .collect(Collectors.toSet());
     }
 
+    /** Copies that the form's own programs can open; each piece of a long one is a trip of its own. */
     private List<Sent> sendCopy(Map<TrackSnapshot, List<Integer>> tracks, String person, SendRequest request)
             throws IOException {
         ReviewCopyFormat format = lane.copies()
                 .byExtension(request.form().id())
                 .orElseThrow(() -> new IllegalArgumentException("no form of copies: " + request.form()));
+        List<Map<TrackSnapshot, List<Integer>>> pieces = pieces(tracks, format.mostRows());
+        List<Sent> sent = new ArrayList<>();
+        for (int i = 0; i < pieces.size(); i++) {
+            String number = pieces.size() == 1 ? "" : "_" + (i + 1) + "of" + pieces.size();
+            sent.addAll(sendPiece(pieces.get(i), number, person, format, request));
+        }
+        return sent;
+    }
+
+    private static List<Map<TrackSnapshot, List<Integer>>> pieces(Map<TrackSnapshot, List<Integer>> tracks, int most) {
+        List<Map<TrackSnapshot, List<Integer>>> pieces = new ArrayList<>(List.of(new LinkedHashMap<>()));
+        int room = most;
+        for (Map.Entry<TrackSnapshot, List<Integer>> each : tracks.entrySet()) {
+            int at = 0;
+            while (at < each.getValue().size()) {
+                if (room == 0) {
+                    pieces.add(new LinkedHashMap<>());
+                    room = most;
+                }
+                int end = Math.min(each.getValue().size(), at + room);
+                pieces.get(pieces.size() - 1).put(each.getKey(), each.getValue().subList(at, end));
+                room -= end - at;
+                at = end;
+            }
+        }
+        return pieces;
+    }
+
+    private List<Sent> sendPiece(
+            Map<TrackSnapshot, List<Integer>> tracks,
+            String number,
+            String person,
+            ReviewCopyFormat format,
+            SendRequest request)
+            throws IOException {
         Map<TrackSnapshot, String> codes = new LinkedHashMap<>();
         List<ReviewCopy.Part> parts = new ArrayList<>();
         tracks.forEach((track, indexes) -> {
@@ -134,22 +169,14 @@ public final class CopyExport {
                 parts.get(0).identity().source(),
                 parts.get(0).identity().target(),
                 parts);
-        List<Sent> sent = new ArrayList<>();
-        List<ReviewCopy> pieces = CopySplitting.split(copy, format.mostRows());
         String name = (parts.size() == 1 ? stem(first.name()) : lane.name())
                 + '_'
                 + word(request.purpose())
                 + (request.people().size() > 1 ? '_' + person : "");
-        Map<String, Path> files = new LinkedHashMap<>();
-        for (int i = 0; i < pieces.size(); i++) {
-            ReviewCopy piece = pieces.get(i);
-            String number = pieces.size() == 1 ? "" : "_" + (i + 1) + "of" + pieces.size();
-            Path file = lane.free("sent", safe(name) + number + '.' + format.extension());
-            NewFile.write(file, false, out -> format.write(piece, out));
-            piece.parts().forEach(part -> files.putIfAbsent(part.identity().trip(), file));
-        }
+        Path file = lane.free("sent", safe(name) + number + '.' + format.extension());
+        NewFile.write(file, false, out -> format.write(copy, out));
+        List<Sent> sent = new ArrayList<>();
         for (Map.Entry<TrackSnapshot, String> each : codes.entrySet()) {
-            Path file = files.get(each.getValue());
             int words = tracks.get(each.getKey()).stream()
                     .mapToInt(each.getKey()::words)
                     .sum();

@@ -98,8 +98,9 @@ final class ChangeRow extends GridPane {
      * Shows a change.
      *
      * @param brought what the checks would find in it and do not find now
+     * @param recipient who got the copy
      */
-    void show(RowChange change, List<Finding> brought, List<RowRemark> remarks, boolean taken) {
+    void show(RowChange change, List<Finding> brought, List<RowRemark> remarks, String recipient, boolean taken) {
         shown = change;
         number.setText(String.valueOf(change.number()));
         TagNumbers numbers = TagNumbers.of(change.segment().source());
@@ -122,7 +123,7 @@ final class ChangeRow extends GridPane {
         Controls.showIf(repaired.getParent(), mends);
         change.repaired().filter(text -> mends).ifPresent(text -> repaired.show(text, numbers, List.of()));
         remarked.setText(
-                remarks.stream().map(each -> words(each, "return.remark")).collect(Collectors.joining("\n")));
+                remarks.stream().map(each -> words(each, recipient, false)).collect(Collectors.joining("\n")));
         Controls.showIf(remarked, !remarks.isEmpty());
         by.setText(Strings.text("return.case."
                         + change.what().name().toLowerCase(Locale.ROOT).replace('_', '-'))
@@ -148,9 +149,12 @@ final class ChangeRow extends GridPane {
         take.setText(Strings.text(mends ? "return.mended" : "return.taking"));
     }
 
-    /** A remark in words, by a key that takes author, text and the number of the row. */
-    static String words(RowRemark remark, String key) {
-        return Strings.text(key, remark.remark().author(), remark.remark().text(), remark.index() + 1);
+    /** A remark in words, with the number of its row where {@code withRow}; one that is not signed is the recipient's. */
+    static String words(RowRemark remark, String recipient, boolean withRow) {
+        String author =
+                remark.remark().author().isBlank() ? recipient : remark.remark().author();
+        String key = withRow && remark.index() != RowRemark.NO_SEGMENT ? "return.remark-in-row" : "return.remark";
+        return Strings.text(key, author, remark.remark().text(), remark.index() + 1);
     }
 
     /** Differences are counted in the written form; where tags are written the marks go with the text only. */

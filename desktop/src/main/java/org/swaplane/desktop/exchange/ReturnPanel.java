@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -114,7 +115,8 @@ final class ReturnPanel extends VBox {
         filter.setValue(ReturnFilter.ALL);
         list();
         choose(copy::isSafe);
-        changes.getSelectionModel().selectFirst();
+        // The panel has just come into sight, and would give the keyboard to the first of its controls.
+        Platform.runLater(changes::requestFocus);
     }
 
     /** What needs a person's look comes first. */
@@ -142,8 +144,8 @@ final class ReturnPanel extends VBox {
                 .toList();
         if (!others.isEmpty()) {
             problems.getChildren().add(Controls.heading("return.remarks"));
-            others.forEach(
-                    remark -> problems.getChildren().add(new Label(ChangeRow.words(remark, "return.remark-in-row"))));
+            others.forEach(remark -> problems.getChildren()
+                    .add(new Label(ChangeRow.words(remark, shown.trip().person(), true))));
         }
         Controls.showIf(problemsScroll, !problems.getChildren().isEmpty());
     }
@@ -205,7 +207,12 @@ final class ReturnPanel extends VBox {
             super.updateItem(change, empty);
             setGraphic(empty ? null : row);
             if (!empty) {
-                row.show(change, newFindings(change), remarks(change), chosen.contains(change.number()));
+                row.show(
+                        change,
+                        newFindings(change),
+                        remarks(change),
+                        shown.trip().person(),
+                        chosen.contains(change.number()));
             }
         }
     }

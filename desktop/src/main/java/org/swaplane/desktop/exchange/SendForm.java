@@ -15,6 +15,8 @@ import javafx.scene.control.DatePicker;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -71,7 +73,13 @@ final class SendForm extends VBox {
         people.setMaxWidth(Double.MAX_VALUE);
         people.setPromptText(Strings.text("exchange.people-hint"));
         people.setAccessibleText(Strings.text("exchange.person"));
-        people.getEditor().setOnAction(event -> send());
+        // The box keeps the key for itself otherwise.
+        people.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ENTER && !people.isShowing()) {
+                send();
+                event.consume();
+            }
+        });
         form = Choice.of("send-form", List.of(SendRequest.Form.DOCX), this::formWord);
         form.setAccessibleText(Strings.text("exchange.form"));
         purpose.setAccessibleText(Strings.text("exchange.purpose"));

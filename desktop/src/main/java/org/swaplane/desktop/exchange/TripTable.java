@@ -2,6 +2,7 @@ package org.swaplane.desktop.exchange;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -17,32 +18,35 @@ import org.swaplane.lane.Trip;
 
 /** All trips of the lane, the newest first: who has what, since when, and what came back. */
 final class TripTable extends TableView<Trip> {
-    private static final double DAY = 86;
+    private static final double DAY = 62;
 
     TripTable(LaneSession session) {
         setId("trips");
         setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         setPlaceholder(Controls.quiet(Strings.text("exchange.no-trips")));
-        column("state", 92, TripTable::state);
-        column("person", 104, Trip::person);
-        column("file", 150, trip -> session.lane().track(trip.track()).name());
+        column("state", 70, TripTable::state);
+        column("person", 88, Trip::person);
+        column("file", 124, trip -> session.lane().track(trip.track()).name());
         column(
                 "purpose",
-                80,
+                64,
                 trip -> Strings.text("purpose." + trip.purpose().name().toLowerCase(Locale.ROOT)));
-        column("words", 64, trip -> trip.words() == 0 ? "" : Strings.text("lanes.number", trip.words()));
+        column("words", 56, trip -> trip.words() == 0 ? "" : Strings.text("lanes.number", trip.words()));
         day("sent", trip -> Optional.of(trip.sentAt()));
         getColumns()
                 .add(new WordsColumn<>(
                         "trip.column.due",
                         DAY,
-                        trip -> trip.due().map(LocalDate::toString).orElse(""),
+                        trip -> trip.due()
+                                .map(due -> Dates.day(
+                                        due.atStartOfDay(ZoneId.systemDefault()).toInstant()))
+                                .orElse(""),
                         Comparator.comparing(trip -> trip.due().orElse(LocalDate.MAX))));
         day("back", trip -> trip.back().map(Trip.Back::at));
-        column("changes", 104, trip -> trip.back()
+        column("changes", 76, trip -> trip.back()
                 .map(back -> Strings.text("lanes.number", back.changesTaken()))
                 .orElse(""));
-        column("code", 72, Trip::code);
+        column("code", 60, Trip::code);
     }
 
     private void column(String key, double width, Function<Trip, String> words) {
