@@ -202,9 +202,65 @@ class CommandLineTest {
         assertThat(json().get("applied").asInt()).isEqualTo(7);
         assertThat(json().get("problems")).hasSize(3);
         assertThat(result).content().contains("startet um 14:05 Uhr", "state=\"signed-off\"", "bis zu 1.500 kg");
-        assertThat(run("back", folder.resolve("result.xlf"), answered, "-o", folder.resolve("x.xlf")))
+        // The file that was changed since is still the one that the copy was made from.
+        assertThat(run("back", result, answered, "-o", folder.resolve("again.xlf"), "--json"))
+                .isEqualTo(1);
+        assertThat(json().get("applied").asInt()).isZero();
+    }
+
+    @Test
+    void aPartOfSeveralFilesGoesOutAsOneCopyAndComesBackToEach() throws IOException {
+        Path second = Files.writeString(
+                folder.resolve("second.xlf"), Files.readString(demo).replace("trans-unit id=\"", "trans-unit id=\"s."));
+        Path copy = folder.resolve("both.tsv");
+        Path out = folder.resolve("out");
+
+        assertThat(run(
+                        "convert",
+                        demo,
+                        second,
+                        "-o",
+                        copy,
+                        "--select",
+                        "rows:1-3",
+                        "--to",
+                        "Ines Falk",
+                        "--due",
+                        "2026-12-04"))
+                .isZero();
+        Files.writeString(copy, Files.readString(copy).replace("\tFahrplan\t", "\tDer Fahrplan\t"));
+        assertThat(run("back", demo, second, copy, "--out-dir", out, "--json")).isZero();
+
+        assertThat(json().get("applied").asInt()).isEqualTo(2);
+        assertThat(json().get("files")).hasSize(2);
+        assertThat(out.resolve(demo.getFileName())).content().contains(">Der Fahrplan<");
+        assertThat(out.resolve("second.xlf")).content().contains(">Der Fahrplan<");
+        assertThat(run("convert", demo, "-o", folder.resolve("x.docx"), "--select", "rows:x"))
                 .isEqualTo(2);
-        assertThat(complaint()).contains("was not made from");
+        assertThat(run("convert", demo, second, "-o", folder.resolve("x.tmx"))).isEqualTo(2);
+    }
+
+    @Test
+    void emptiedTargetsAreAcceptedOnlyWhenAsked() throws IOException {
+        Path copy = folder.resolve("copy.tsv");
+        run("convert", demo, "-o", copy);
+        Files.writeString(copy, Files.readString(copy).replace("\tFahrplan\t", "\t\t"));
+
+        assertThat(run("back", demo, copy, "-o", folder.resolve("a.xlf"), "--json"))
+                .isEqualTo(1);
+        assertThat(json().get("applied").asInt()).isZero();
+        run("back", demo, copy, "-o", folder.resolve("b.xlf"), "--json", "--accept-empty");
+        assertThat(json().get("applied").asInt()).isEqualTo(1);
+    }
+
+    @Test
+    void aFileOfAnotherLanguageIsRefused() throws IOException {
+        Path french = Files.writeString(
+                folder.resolve("french.xlf"),
+                Files.readString(demo).replace("target-language=\"de-DE\"", "target-language=\"fr-FR\""));
+
+        assertThat(run("back", demo, french, "-o", folder.resolve("x.xlf"))).isEqualTo(2);
+        assertThat(complaint()).contains("fr-FR", "de-DE");
     }
 
     @Test
@@ -219,7 +275,9 @@ class CommandLineTest {
         assertThat(folder.resolve("merged.xlf")).content().contains(">Der Fahrplan<");
         Path stranger = Files.writeString(
                 folder.resolve("stranger.xlf"),
-                Files.readString(demo).replaceAll("trans-unit id=\"", "trans-unit id=\"x"));
+                Files.readString(demo)
+                        .replaceAll("trans-unit id=\"", "trans-unit id=\"x")
+                        .replaceAll("<source>", "<source>Other: "));
         assertThat(run("back", demo, stranger, "-o", folder.resolve("no.xlf"))).isEqualTo(2);
     }
 

@@ -19,6 +19,9 @@ public final class NativeCode {
 
     /** The code, with the entities of XML itself resolved. */
     public static String of(Tag tag) {
+        if (isByReference(tag)) {
+            return tag.label();
+        }
         Matcher element = ELEMENT.matcher(tag.code());
         if (!element.matches()) {
             return tag.code();
@@ -29,6 +32,13 @@ public final class NativeCode {
                 .replace("&quot;", "\"")
                 .replace("&apos;", "'")
                 .replace("&amp;", "&");
+    }
+
+    /** Whether its code is among the unit's original data (XLIFF 2.1, section 4.2.2.11), which readers take for its label. */
+    private static boolean isByReference(Tag tag) {
+        boolean refers = tag.code().contains("dataRef") && !tag.code().contains("disp");
+        boolean ends = tag.kind() == Tag.Kind.CLOSE && tag.id().startsWith("pc:");
+        return (refers || ends) && !tag.label().isEmpty();
     }
 
     /** Whether two tags that are the same by their ids stand for different things, as far as the file says what they stand for. */

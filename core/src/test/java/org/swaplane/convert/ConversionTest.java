@@ -213,4 +213,20 @@ class ConversionTest {
                     .containsExactlyElementsOf(texts);
         }
     }
+
+    /** What a pair stands for is in the unit's original data, not in the element that refers to it. */
+    @Test
+    void theCodesOfAPairAreItsOriginalDataInXliff12() throws IOException {
+        Path in = Files.writeString(folder.resolve("pc.xlf"), """
+                <xliff version="2.1" xmlns="urn:oasis:names:tc:xliff:document:2.0" srcLang="en" trgLang="de"><file id="f"><unit id="u1">
+                <originalData><data id="d1">&lt;b&gt;</data><data id="d2">&lt;/b&gt;</data></originalData>
+                <segment><source>A <pc id="1" dataRefStart="d1" dataRefEnd="d2">bold</pc> word</source></segment></unit></file></xliff>
+                """);
+        Path out = folder.resolve("old.xlf");
+        Conversion conversion = new Conversion(
+                FormatRegistry.ofInstalled(), FileOptions.NONE, Optional.of(Conversion.XliffVersion.V1_2));
+        NewFile.write(out, false, conversion.writer(in, out, Progress.NONE));
+
+        assertThat(out).content().contains(">&lt;b></bpt>bold<ept", ">&lt;/b></ept>");
+    }
 }

@@ -28,6 +28,7 @@ import org.swaplane.exchange.RowSelection;
 import org.swaplane.exchange.StructureProblem;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.reviewcopy.ReturnedRow;
@@ -182,6 +183,36 @@ class SendingTest {
         Path log = new TripLog(lane).write();
         assertThat(log).content().contains("Ines Falk", "overdue", "reminded");
         assertThat(log.resolveSibling("trips.xlsx")).exists();
+    }
+
+    @Test
+    void aPackageHoldsTheCopyTheTermsThatOccurAndTheReferenceFiles() throws IOException {
+        lane.references()
+                .keepTermList(Source.of("terms.csv", "en,de\npier,Kai\nhull,Rumpf\n".getBytes(StandardCharsets.UTF_8)));
+        lane.references().keep(Source.of("map.txt", "the quay".getBytes(StandardCharsets.UTF_8)));
+        List<CopyExport.Sent> sent = send(List.of("Ines Falk"), RowSelection.ALL, true, "docx");
+        SendRequest request = new SendRequest(
+                List.of("Ines Falk"),
+                Purpose.REVIEW,
+                SendRequest.Form.DOCX,
+                RowSelection.ALL,
+                Optional.empty(),
+                List.of("Use the short forms."),
+                0,
+                true);
+
+        Source zip = Source.of(new CopyPackage(lane).write(sent, request, Progress.NONE));
+
+        Map<String, byte[]> entries = SafeZip.read(zip, name -> true);
+        assertThat(entries.keySet())
+                .containsExactly(
+                        sent.get(0).file().getFileName().toString(),
+                        "instructions.txt",
+                        "terms.csv",
+                        "reference/map.txt");
+        assertThat(new String(entries.get("terms.csv"), StandardCharsets.UTF_8))
+                .contains("pier,Kai")
+                .doesNotContain("hull");
     }
 
     @Test

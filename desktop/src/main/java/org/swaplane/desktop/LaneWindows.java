@@ -45,7 +45,7 @@ final class LaneWindows {
 
     LaneWindows(PersonSettings person, HostServices services) {
         this.person = person;
-        this.opener = file -> services.showDocument(file.toUri().toString());
+        this.opener = address -> services.showDocument(address.toString());
     }
 
     /** Opens a lane; one that another program has open can be looked at. Not for the window's thread. */

@@ -52,7 +52,7 @@ abstract class LaneWindow extends ApplicationTest {
         // The window's thread must not wait for a disk, not even here.
         Lane lane = CompletableFuture.supplyAsync(() -> create(folder)).join();
         session = new LaneSession(lane);
-        stage.setScene(Window.scene(session, () -> List.copyOf(picked), opened::add));
+        stage.setScene(Window.scene(session, () -> List.copyOf(picked), address -> opened.add(Path.of(address))));
         stage.show();
     }
 

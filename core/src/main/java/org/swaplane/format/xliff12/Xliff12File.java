@@ -118,8 +118,8 @@ final class Xliff12File extends SplicedXmlFile {
         return States12.read(!edit.target().isEmpty(), segment.nativeState(), approved) != edit.state();
     }
 
-    /** {@code approved} is only touched where it would say something else than before. */
+    /** A unit that was final without being called approved is called so from now on. */
     private static boolean approvedChanges(State now, State before) {
-        return States12.isApproved(now) != States12.isApproved(before);
+        return States12.isApproved(now) || States12.isApproved(before);
     }
 }

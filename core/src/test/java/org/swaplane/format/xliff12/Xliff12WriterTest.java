@@ -74,6 +74,28 @@ class Xliff12WriterTest {
     }
 
     @Test
+    void whatWasFinalAndIsEditedIsApprovedAsReviewed() throws IOException {
+        String unit = "<trans-unit id='u'><source>s</source><target state=\"final\">a</target></trans-unit>";
+
+        assertThat(edited(unit, "b", State.REVIEWED))
+                .isEqualTo(
+                        "<trans-unit id='u' approved=\"yes\"><source>s</source><target state=\"signed-off\">b</target></trans-unit>");
+    }
+
+    @Test
+    void pairsThatDoNotNestAreRefusedWithTheSegmentNamed() throws IOException {
+        byte[] file = Xliff12Sample.file("<trans-unit id='u'><source><g id='1'>a</g></source></trans-unit>")
+                .getBytes(StandardCharsets.UTF_8);
+        Content source = read(file).document().segments().get(0).source();
+        Content reversed = new Content(List.of(
+                source.runs().get(2), source.runs().get(1), source.runs().get(0)));
+
+        assertThatThrownBy(() -> write(file, new SegmentEdit(0, reversed, State.TRANSLATED), StandardCharsets.UTF_8))
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessageContaining("the tags of segment info.json/u close before they open");
+    }
+
+    @Test
     void tagsAreWrittenAsTheFileWritesThem() throws IOException {
         String unit = "<trans-unit id='u'><source><g id='1' c=\"x\" />a<x id='2'  /></source></trans-unit>";
         byte[] file = Xliff12Sample.file(unit).getBytes(StandardCharsets.UTF_8);

@@ -110,6 +110,11 @@ public final class ExchangeView implements View {
         commands.add("trip-folder", "", onTrip, openFolder::fire);
         commands.add("trip-path", "", onTrip, copyPath::fire);
         commands.add(
+                "trip-reminded", "", () -> onTrip.getAsBoolean() && chosenTrip().isAway(), () -> session.exchange()
+                        .reminded(chosenTrip()));
+        commands.add("trip-mail", "", onTrip, () -> session.exchange().mail(chosenTrip(), opener));
+        commands.add("trip-log", "", here, () -> session.exchange().report(opener));
+        commands.add(
                 "trip-withdraw", "", () -> onTrip.getAsBoolean() && chosenTrip().isAway(), withdraw::fire);
         menu.offer(commands.of(ViewId.EXCHANGE.name()));
         trips.setContextMenu(CommandMenu.context(commands.of(ViewId.EXCHANGE.name())));

@@ -51,8 +51,9 @@ final class SendForm extends VBox {
     private final TextField words = new TextField("500");
     private final DatePicker due = new DatePicker();
     private final TextArea instructions = new TextArea();
+    private final CheckBox packed = new CheckBox(Strings.text("exchange.packed"));
     private final CheckBox together = new CheckBox(Strings.text("exchange.together"));
-    private final Label files = Controls.quiet("");
+    private final Label files = Controls.styled(new Label(), "heading");
     private final Label away = Controls.quiet("");
     private final Button send;
 
@@ -75,7 +76,8 @@ final class SendForm extends VBox {
         people.setAccessibleText(Strings.text("exchange.person"));
         // The box keeps the key for itself otherwise.
         people.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-            if (event.getCode() == KeyCode.ENTER && !people.isShowing()) {
+            boolean plain = !event.isShortcutDown() && !event.isAltDown() && !event.isShiftDown();
+            if (event.getCode() == KeyCode.ENTER && plain && !people.isShowing() && !send.isDisabled()) {
                 send();
                 event.consume();
             }
@@ -98,11 +100,12 @@ final class SendForm extends VBox {
         instructions.setPromptText(Strings.text("exchange.instructions"));
         instructions.setAccessibleText(Strings.text("exchange.instructions"));
         together.setId("send-together");
+        packed.setId("send-packed");
         away.setWrapText(true);
+        away.setMinHeight(USE_PREF_SIZE);
         files.setWrapText(true);
         getChildren()
                 .addAll(
-                        Controls.heading("exchange.out"),
                         files,
                         line("exchange.person", people),
                         line("exchange.purpose", purpose),
@@ -111,6 +114,7 @@ final class SendForm extends VBox {
                         line("exchange.due", due),
                         instructions,
                         together,
+                        packed,
                         Controls.row(send),
                         away);
         showWords();
@@ -177,19 +181,21 @@ final class SendForm extends VBox {
             return;
         }
         session.exchange()
-                .send(new SendRequest(
-                        names,
-                        purpose.getValue(),
-                        form.getValue(),
-                        selection.get(),
-                        Optional.ofNullable(due.getValue()),
-                        instructions
-                                .getText()
-                                .lines()
-                                .filter(line -> !line.isBlank())
-                                .toList(),
-                        CONTEXT,
-                        together.isSelected()));
+                .send(
+                        new SendRequest(
+                                names,
+                                purpose.getValue(),
+                                form.getValue(),
+                                selection.get(),
+                                Optional.ofNullable(due.getValue()),
+                                instructions
+                                        .getText()
+                                        .lines()
+                                        .filter(line -> !line.isBlank())
+                                        .toList(),
+                                CONTEXT,
+                                together.isSelected()),
+                        packed.isSelected());
         people.getEditor().clear();
         people.setValue(null);
     }

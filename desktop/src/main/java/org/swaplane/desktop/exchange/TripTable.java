@@ -18,20 +18,20 @@ import org.swaplane.lane.Trip;
 
 /** All trips of the lane, the newest first: who has what, since when, and what came back. */
 final class TripTable extends TableView<Trip> {
-    private static final double DAY = 62;
+    private static final double DAY = 58;
 
     TripTable(LaneSession session) {
         setId("trips");
         setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         setPlaceholder(Controls.quiet(Strings.text("exchange.no-trips")));
-        column("state", 70, TripTable::state);
-        column("person", 88, Trip::person);
-        column("file", 124, trip -> session.lane().track(trip.track()).name());
+        column("state", 66, TripTable::state);
+        column("person", 80, Trip::person);
+        column("file", 112, trip -> session.lane().track(trip.track()).name());
         column(
                 "purpose",
                 64,
                 trip -> Strings.text("purpose." + trip.purpose().name().toLowerCase(Locale.ROOT)));
-        column("words", 56, trip -> trip.words() == 0 ? "" : Strings.text("lanes.number", trip.words()));
+        column("words", 64, trip -> trip.words() == 0 ? "" : Strings.text("lanes.number", trip.words()));
         day("sent", trip -> Optional.of(trip.sentAt()));
         getColumns()
                 .add(new WordsColumn<>(
@@ -43,10 +43,10 @@ final class TripTable extends TableView<Trip> {
                                 .orElse(""),
                         Comparator.comparing(trip -> trip.due().orElse(LocalDate.MAX))));
         day("back", trip -> trip.back().map(Trip.Back::at));
-        column("changes", 76, trip -> trip.back()
+        column("changes", 88, trip -> trip.back()
                 .map(back -> Strings.text("lanes.number", back.changesTaken()))
                 .orElse(""));
-        column("code", 60, Trip::code);
+        column("code", 68, Trip::code);
     }
 
     private void column(String key, double width, Function<Trip, String> words) {

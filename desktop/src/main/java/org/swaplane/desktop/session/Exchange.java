@@ -1,15 +1,21 @@
 package org.swaplane.desktop.session;
 
 import java.io.IOException;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.CopyExport;
+import org.swaplane.lane.CopyPackage;
 import org.swaplane.lane.ReturnImport;
 import org.swaplane.lane.SendRequest;
 import org.swaplane.lane.Track;
@@ -63,30 +69,59 @@ public final class Exchange {
                 .toList();
     }
 
-    /** Writes copies of the tracks that are chosen, as they stand now. */
-    public void send(SendRequest request) {
+    /**
+     * Writes copies of the tracks that are chosen, as they stand now.
+     *
+     * @param packed whether each person gets a package with terms and reference files as well
+     */
+    public void send(SendRequest request, boolean packed) {
         List<Track> of = chosen();
         session.background()
-                .run(Strings.text("task.send", of.get(0).name()), progress -> send(of, request, progress), sent -> {
-                    choose(List.of());
-                    Path first = sent.get(0).file();
-                    session.written(Strings.text("exchange.sent", sent.size(), first.toString()), first);
-                });
+                .run(
+                        Strings.text("task.send", of.get(0).name()),
+                        progress -> send(of, request, packed, progress),
+                        sent -> {
+                            choose(List.of());
+                            Path first = sent.get(0).file();
+                            session.written(Strings.text("exchange.sent", sent.size(), first.toString()), first);
+                        });
     }
 
-    private List<CopyExport.Sent> send(List<Track> tracks, SendRequest request, Progress progress) throws IOException {
+    private List<CopyExport.Sent> send(List<Track> tracks, SendRequest request, boolean packed, Progress progress)
+            throws IOException {
         List<TrackSnapshot> now = new ArrayList<>();
         for (Track track : tracks) {
             progress.checkCancelled();
             now.add(track == session.track() && session.snapshot() != null ? session.snapshot() : track.now());
         }
-        return new CopyExport(session.lane()).send(now, request, progress);
+        List<CopyExport.Sent> sent = new CopyExport(session.lane()).send(now, request, progress);
+        if (packed) {
+            for (List<CopyExport.Sent> own : sent.stream()
+                    .collect(Collectors.groupingBy(each -> each.trip().person()))
+                    .values()) {
+                new CopyPackage(session.lane()).write(own, request, progress);
+            }
+        }
+        return sent;
     }
 
     /** Writes the list of all trips and what happened to them, and opens it. */
     public void report(FileOpener opener) {
         session.background()
                 .run(Strings.text("task.report"), progress -> new TripLog(session.lane()).write(), opener::open);
+    }
+
+    /** Opens the person's mail program with a text about a copy; the copy is attached by hand, and nothing is sent from here. */
+    public void mail(Trip trip, FileOpener opener) {
+        String file = session.lane().track(trip.track()).name();
+        String due = trip.due().map(LocalDate::toString).orElse("–");
+        opener.open(URI.create("mailto:?subject=" + encoded(Strings.text("exchange.mail.subject", file)) + "&body="
+                + encoded(Strings.text("exchange.mail.body", trip.person(), trip.sentName(), due))));
+    }
+
+    /** As addresses want it (RFC 6068), with %20 for a space. */
+    private static String encoded(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8).replace("+", "%20");
     }
 
     /** Remembers that the recipient of a copy was reminded. */

@@ -33,8 +33,8 @@ class ExchangeTest {
     void aCopyCameBack() throws IOException {
         bench = SessionBench.ofDemo(folder.resolve("lane"));
         session = bench.session;
-        bench.run(() ->
-                session.exchange().send(SendRequest.of(DemoReviewer.NAME, Purpose.REVIEW, SendRequest.Form.DOCX)));
+        bench.run(() -> session.exchange()
+                .send(SendRequest.of(DemoReviewer.NAME, Purpose.REVIEW, SendRequest.Form.DOCX), false));
         bench.settle();
         Path back = folder.resolve("whatever.docx");
         DemoReviewer.answer(
