@@ -20,7 +20,7 @@ import org.swaplane.task.Progress;
 
 /**
  * Writing a review copy of a bilingual file, and reading it again with recognition, against reading the file itself in the same run.
- * Arguments: number of rows (default 100000), rounds (default 3).
+ * Arguments: number of rows (default 100000, or as many as the form may have), rounds (default 3).
  */
 public final class ExchangeBench {
     private ExchangeBench() {}
@@ -32,16 +32,17 @@ public final class ExchangeBench {
     public static void main(String[] arguments) throws IOException {
         int rows = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 100_000;
         int rounds = arguments.length > 1 ? Integer.parseInt(arguments[1]) : 3;
-        Path file = GeneratedFile.XLIFF_12.write(rows);
         FormatRegistry formats = FormatRegistry.ofInstalled();
-        try {
-            double reading = median(rounds, () -> formats.open(Source.of(file), Progress.NONE));
-            System.out.printf(Locale.ROOT, "%d rows, %.1f MB, read in %.2f s%n", rows, Files.size(file) / 1e6, reading);
-            for (ReviewCopyFormat form : ReviewCopyFormats.ofInstalled().all()) {
+        for (ReviewCopyFormat form : ReviewCopyFormats.ofInstalled().all()) {
+            int most = Math.min(rows, form.mostRows());
+            Path file = GeneratedFile.XLIFF_12.write(most);
+            try {
+                double reading = median(rounds, () -> formats.open(Source.of(file), Progress.NONE));
+                System.out.printf(Locale.ROOT, "%-5s %d rows, read in %.2f s: ", form.extension(), most, reading);
                 measure(file, form, formats, rounds, reading);
+            } finally {
+                Files.delete(file);
             }
-        } finally {
-            Files.delete(file);
         }
     }
 
@@ -51,8 +52,7 @@ public final class ExchangeBench {
         Path copy = Files.createTempFile("swaplane-bench", '.' + form.extension());
         try {
             double writing = median(rounds, () -> {
-                // However long it is: the limit of the form's own programs is not what is measured.
-                List<ReviewCopy> copies = conversion.copies(List.of(file), Integer.MAX_VALUE, Progress.NONE);
+                List<ReviewCopy> copies = conversion.copies(List.of(file), form.mostRows(), Progress.NONE);
                 try (OutputStream out = Files.newOutputStream(copy)) {
                     form.write(copies.get(0), out);
                 }
@@ -62,8 +62,7 @@ public final class ExchangeBench {
                     median(rounds, () -> back.read(List.of(Source.of(file)), Source.of(copy), Progress.NONE));
             System.out.printf(
                     Locale.ROOT,
-                    "%-5s copy %.2f times reading, back %.2f times reading (%.1f MB)%n",
-                    form.extension(),
+                    "copy %.2f times reading, back %.2f times reading (%.1f MB)%n",
                     writing / reading,
                     returning / reading,
                     Files.size(copy) / 1e6);

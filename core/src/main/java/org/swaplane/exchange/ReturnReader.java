@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
@@ -63,7 +64,7 @@ public final class ReturnReader {
                     .add(problem);
         }
         matched.forEach((number, row) ->
-                readRow(sent.get(number), row, matching.print(number), byNumber.getOrDefault(number, List.of())));
+                readRow(sent.get(number), row, () -> matching.print(number), byNumber.getOrDefault(number, List.of())));
         returned.remarks().forEach(remark -> remarks.add(new RowRemark(RowRemark.NO_SEGMENT, remark)));
         sayUnclearColumn();
         return new ReturnReading(problems, changes, remarks, untouched);
@@ -78,14 +79,15 @@ public final class ReturnReader {
         }
     }
 
-    private void readRow(SentRow original, ReturnedRow row, String print, List<StructureProblem> known) {
+    private void readRow(SentRow original, ReturnedRow row, Supplier<String> print, List<StructureProblem> known) {
         String returned = EdgeBreaks.without(row.target());
         boolean textChanged = !returned.equals(original.sent())
                 && !(returned.isBlank() && original.sent().isBlank());
         Optional<State> state =
                 Optional.ofNullable(states.get(original.number())).filter(each -> each != original.sentState());
         List<StructureProblem> own = new ArrayList<>();
-        if (!Fingerprint.ofWritten(row.source()).equals(print)) {
+        if (!RowMatching.isSource(row, original)
+                && !Fingerprint.ofWritten(row.source()).equals(print.get())) {
             own.add(problem(Kind.SOURCE_CHANGED, original, "return.source-changed", row.source()));
         }
         // Untouched rows, which are most, need no reading.

@@ -13,6 +13,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import org.swaplane.content.Content;
+import org.swaplane.content.TagNotation;
 import org.swaplane.document.Fingerprint;
 import org.swaplane.exchange.StructureProblem.Kind;
 import org.swaplane.reviewcopy.ReturnedRow;
@@ -34,7 +36,6 @@ final class RowMatching {
         this.trip = trip;
         for (SentRow row : rows) {
             sent.put(row.number(), row);
-            prints.put(row.number(), Fingerprint.of(row.segment().source()));
         }
     }
 
@@ -44,7 +45,7 @@ final class RowMatching {
         for (ReturnedRow row : returned) {
             Optional<RowCode> code = row.code().filter(each -> each.trip().equals(trip));
             SentRow original = code.map(each -> sent.get(each.number())).orElse(null);
-            if (original == null || !code.get().fits(prints.get(original.number()))) {
+            if (original == null || !isSource(row, original) && !code.get().fits(print(original.number()))) {
                 nameless.add(row);
             } else {
                 put(original.number(), row);
@@ -61,9 +62,16 @@ final class RowMatching {
         return problems;
     }
 
+    /** Whether a row that came back has the very source of one that was sent; most have, and need no fingerprint. */
+    static boolean isSource(ReturnedRow row, SentRow original) {
+        Content source = original.segment().source();
+        return row.source().equals(TagNotation.write(source, source));
+    }
+
     /** The fingerprint of the source of a row that was sent. */
     String print(int number) {
-        return prints.get(number);
+        return prints.computeIfAbsent(
+                number, none -> Fingerprint.of(sent.get(number).segment().source()));
     }
 
     private void put(int number, ReturnedRow row) {
@@ -79,10 +87,9 @@ final class RowMatching {
     private List<ReturnedRow> matchByNumber(List<ReturnedRow> nameless) {
         List<ReturnedRow> left = new ArrayList<>();
         for (ReturnedRow row : nameless) {
-            String print = prints.get(row.number());
-            if (print != null
+            if (sent.containsKey(row.number())
                     && !matched.containsKey(row.number())
-                    && print.equals(Fingerprint.ofWritten(row.source()))) {
+                    && print(row.number()).equals(Fingerprint.ofWritten(row.source()))) {
                 matched.put(row.number(), row);
                 withoutCode.add(row.number());
             } else {
@@ -99,7 +106,7 @@ final class RowMatching {
         }
         Map<String, Deque<Integer>> candidates = new HashMap<>();
         sent.keySet().stream().filter(number -> !matched.containsKey(number)).forEach(number -> candidates
-                .computeIfAbsent(prints.get(number), none -> new ArrayDeque<>())
+                .computeIfAbsent(print(number), none -> new ArrayDeque<>())
                 .add(number));
         Map<String, Integer> returned = new HashMap<>();
         nameless.forEach(row -> returned.merge(Fingerprint.ofWritten(row.source()), 1, Integer::sum));

@@ -9,11 +9,11 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.xml.stream.XMLStreamException;
-import org.swaplane.format.Head;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.reviewcopy.CopyIdentity;
 import org.swaplane.reviewcopy.CustomProperties;
+import org.swaplane.reviewcopy.PackageKind;
 import org.swaplane.reviewcopy.Remark;
 import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.reviewcopy.ReturnedTable;
@@ -45,10 +45,9 @@ public final class DocxFormat implements ReviewCopyFormat {
         return 20_000;
     }
 
-    /** A zip; what is in it only reading tells. */
     @Override
     public boolean recognises(Source source) throws IOException {
-        return Head.of(source).isZip();
+        return PackageKind.mayBe(source, "wordprocessingml");
     }
 
     /** The part that the package says is the document (ECMA-376-2, section 9.3); most programs call it the same. */

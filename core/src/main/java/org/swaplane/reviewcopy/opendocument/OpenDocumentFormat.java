@@ -8,11 +8,11 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import org.swaplane.format.ElementText;
-import org.swaplane.format.Head;
 import org.swaplane.format.SafeXml;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.reviewcopy.CopyIdentity;
+import org.swaplane.reviewcopy.PackageKind;
 import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.reviewcopy.ReturnedFormat;
 import org.swaplane.reviewcopy.ReturnedTable;
@@ -24,10 +24,9 @@ public final class OpenDocumentFormat implements ReturnedFormat {
     private static final String META = "meta.xml";
     private static final String STYLES = "styles.xml";
 
-    /** A zip; what is in it only reading tells. */
     @Override
     public boolean recognises(Source source) throws IOException {
-        return Head.of(source).isZip();
+        return PackageKind.mayBe(source, "opendocument");
     }
 
     @Override

@@ -5,11 +5,11 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.Map;
 import javax.xml.stream.XMLStreamException;
-import org.swaplane.format.Head;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.reviewcopy.CopyIdentity;
 import org.swaplane.reviewcopy.CustomProperties;
+import org.swaplane.reviewcopy.PackageKind;
 import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.reviewcopy.ReturnedTable;
 import org.swaplane.reviewcopy.ReviewCopy;
@@ -31,10 +31,9 @@ public final class XlsxFormat implements ReviewCopyFormat {
         return 200_000;
     }
 
-    /** A zip; what is in it only reading tells. */
     @Override
     public boolean recognises(Source source) throws IOException {
-        return Head.of(source).isZip();
+        return PackageKind.mayBe(source, "spreadsheetml");
     }
 
     @Override
