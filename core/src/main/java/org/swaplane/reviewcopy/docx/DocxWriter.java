@@ -9,12 +9,13 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
-import org.swaplane.format.XmlContent;
 import org.swaplane.reviewcopy.CopyIdentity;
+import org.swaplane.reviewcopy.CustomProperties;
 import org.swaplane.reviewcopy.ReturnedTable;
 import org.swaplane.reviewcopy.ReviewCopy;
 import org.swaplane.reviewcopy.ReviewRow;
@@ -37,6 +38,8 @@ final class DocxWriter {
 
     void write(OutputStream out) throws IOException, XMLStreamException {
         ZipOutputStream zip = new ZipOutputStream(out);
+        // A table of texts hardly shrinks further with more effort.
+        zip.setLevel(Deflater.BEST_SPEED);
         for (String part :
                 new String[] {"[Content_Types].xml", "_rels/.rels", "word/_rels/document.xml.rels", "word/styles.xml"
                 }) {
@@ -48,7 +51,8 @@ final class DocxWriter {
             zip.closeEntry();
         }
         begin(zip, "docProps/custom.xml");
-        zip.write(properties().getBytes(StandardCharsets.UTF_8));
+        zip.write(
+                CustomProperties.written(CopyIdentity.PROPERTY, copy.identity()).getBytes(StandardCharsets.UTF_8));
         zip.closeEntry();
         begin(zip, DocxTexts.PART);
         zip.write(DocxTexts.written(copy.packedTexts()).getBytes(StandardCharsets.UTF_8));
@@ -66,14 +70,6 @@ final class DocxWriter {
         ZipEntry entry = new ZipEntry(name);
         entry.setTimeLocal(java.time.LocalDateTime.of(1980, 1, 1, 0, 0));
         zip.putNextEntry(entry);
-    }
-
-    private String properties() {
-        return "<?xml version=\"1.0\" encoding=\"UTF-8\" standalone=\"yes\"?>\n"
-                + "<Properties xmlns=\"http://schemas.openxmlformats.org/officeDocument/2006/custom-properties\""
-                + " xmlns:vt=\"http://schemas.openxmlformats.org/officeDocument/2006/docPropsVTypes\">"
-                + "<property fmtid=\"{D5CDD505-2E9C-101B-9397-08002B2CF9AE}\" pid=\"2\" name=\"" + CopyIdentity.PROPERTY
-                + "\"><vt:lpwstr>" + XmlContent.attribute(copy.identity()) + "</vt:lpwstr></property></Properties>";
     }
 
     private void writeDocument() throws XMLStreamException {

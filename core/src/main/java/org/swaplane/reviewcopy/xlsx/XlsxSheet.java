@@ -16,6 +16,8 @@ import org.swaplane.reviewcopy.Irregularity;
 final class XlsxSheet {
     private static final Pattern REFERENCE = Pattern.compile("([A-Z]{1,3})(\\d{1,7})");
     private static final Pattern RANGE = Pattern.compile("([A-Z]{1,3}\\d{1,7}):([A-Z]{1,3})(\\d{1,7})");
+    private static final int MOST_DIGITS = 7;
+    private static final int MOST_LETTERS = 3;
     private static final int MOST_MERGED = 100_000;
 
     private final Map<Integer, Map<Integer, XlsxCell>> rows = new LinkedHashMap<>();
@@ -42,7 +44,27 @@ final class XlsxSheet {
     }
 
     private static int number(String written, int otherwise) {
-        return written != null && written.matches("\\d{1,7}") ? Integer.parseInt(written) : otherwise;
+        if (written == null || written.isEmpty() || written.length() > MOST_DIGITS) {
+            return otherwise;
+        }
+        int number = 0;
+        for (int i = 0; i < written.length(); i++) {
+            char c = written.charAt(i);
+            if (c < '0' || c > '9') {
+                return otherwise;
+            }
+            number = number * 10 + c - '0';
+        }
+        return number;
+    }
+
+    /** The column of a reference such as {@code C12}; -1 for none. */
+    private static int columnOf(String reference) {
+        int end = 0;
+        while (end < reference.length() && reference.charAt(end) >= 'A' && reference.charAt(end) <= 'Z') {
+            end++;
+        }
+        return end == 0 || end > MOST_LETTERS ? -1 : column(reference.substring(0, end));
     }
 
     /** {@code A} is 0. */
@@ -61,9 +83,9 @@ final class XlsxSheet {
 
     private void readCell(XMLStreamReader2 xml) throws XMLStreamException {
         Map<Integer, XlsxCell> cells = rows.computeIfAbsent(row, none -> new TreeMap<>());
-        Matcher reference = REFERENCE.matcher(String.valueOf(xml.getAttributeValue(null, "r")));
+        int named = columnOf(String.valueOf(xml.getAttributeValue(null, "r")));
         int last = cells.isEmpty() ? -1 : ((TreeMap<Integer, XlsxCell>) cells).lastKey();
-        int column = reference.matches() ? column(reference.group(1)) : last + 1;
+        int column = named >= 0 ? named : last + 1;
         String type = String.valueOf(xml.getAttributeValue(null, "t"));
         int format = number(xml.getAttributeValue(null, "s"), 0);
         XlsxCell cell = XlsxCell.EMPTY;

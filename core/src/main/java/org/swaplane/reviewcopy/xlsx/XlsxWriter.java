@@ -8,12 +8,13 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
-import org.swaplane.format.XmlContent;
 import org.swaplane.reviewcopy.CopyIdentity;
+import org.swaplane.reviewcopy.CustomProperties;
 import org.swaplane.reviewcopy.ReturnedTable;
 import org.swaplane.reviewcopy.ReviewCopy;
 import org.swaplane.reviewcopy.ReviewRow;
@@ -66,6 +67,8 @@ final class XlsxWriter {
 
     void write(OutputStream out) throws IOException, XMLStreamException {
         ZipOutputStream zip = new ZipOutputStream(out);
+        // A table of texts hardly shrinks further with more effort.
+        zip.setLevel(Deflater.BEST_SPEED);
         for (String part : TEMPLATES) {
             begin(zip, part);
             String resource = part.replace("_rels/.rels", "package.rels");
@@ -75,7 +78,8 @@ final class XlsxWriter {
             zip.closeEntry();
         }
         begin(zip, "docProps/custom.xml");
-        zip.write(properties().getBytes(StandardCharsets.UTF_8));
+        zip.write(
+                CustomProperties.written(CopyIdentity.PROPERTY, copy.identity()).getBytes(StandardCharsets.UTF_8));
         zip.closeEntry();
         begin(zip, "xl/worksheets/sheet1.xml");
         xml = new WstxOutputFactory().createXMLStreamWriter(zip, "UTF-8");
@@ -95,14 +99,6 @@ final class XlsxWriter {
         ZipEntry entry = new ZipEntry(name);
         entry.setTimeLocal(LocalDateTime.of(1980, 1, 1, 0, 0));
         zip.putNextEntry(entry);
-    }
-
-    private String properties() {
-        return "<?xml version=\"1.0\" encoding=\"UTF-8\" standalone=\"yes\"?>\n"
-                + "<Properties xmlns=\"http://schemas.openxmlformats.org/officeDocument/2006/custom-properties\""
-                + " xmlns:vt=\"http://schemas.openxmlformats.org/officeDocument/2006/docPropsVTypes\">"
-                + "<property fmtid=\"{D5CDD505-2E9C-101B-9397-08002B2CF9AE}\" pid=\"2\" name=\"" + CopyIdentity.PROPERTY
-                + "\"><vt:lpwstr>" + XmlContent.attribute(copy.identity()) + "</vt:lpwstr></property></Properties>";
     }
 
     private void writeTable() throws XMLStreamException {
