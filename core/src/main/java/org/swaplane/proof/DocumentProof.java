@@ -2,6 +2,7 @@ package org.swaplane.proof;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
@@ -9,6 +10,12 @@ import org.swaplane.format.DocumentFile.WrittenUnit;
 
 /** Whether a client document that was written holds the texts that were put into it. */
 public final class DocumentProof {
+    private static final Pattern CHANGED_PROPERTIES =
+            Pattern.compile("<(\\w+:)rPrChange\\b.*?</\\1rPrChange>", Pattern.DOTALL);
+
+    private static final Pattern RUN_PROPERTIES =
+            Pattern.compile("<(\\w+:)rPr\\b(?:[^>]*/>|[^>]*>.*?</\\1rPr>)", Pattern.DOTALL);
+
     private DocumentProof() {}
 
     /**
@@ -36,7 +43,28 @@ public final class DocumentProof {
 
     /** Tags at the edges may have been read as a part of what stands around the text, once revisions are accepted. */
     private static boolean isSame(WrittenUnit one, WrittenUnit other) {
-        return folded(one).equals(folded(other)) || inside(one.content()).equals(inside(other.content()));
+        return folded(one).equals(folded(other))
+                || inside(one.content()).equals(inside(other.content()))
+                || unformatted(one.content()).equals(unformatted(other.content()));
+    }
+
+    /**
+     * Without the properties of runs: which of them are the paragraph's own, and which stand out from it, is told by how much text has them,
+     * and longer texts may turn that round. That no property is lost is what "only text changed" proves.
+     */
+    private static String unformatted(Content content) {
+        List<Run> runs = content.runs().stream()
+                .filter(run -> !(run instanceof Tag tag)
+                        || !withoutProperties(tag.code()).isEmpty())
+                .toList();
+        return withoutProperties(inside(new Content(runs)));
+    }
+
+    /** Properties may hold those that they had before they were changed. */
+    private static String withoutProperties(String codes) {
+        return RUN_PROPERTIES
+                .matcher(CHANGED_PROPERTIES.matcher(codes).replaceAll(""))
+                .replaceAll("");
     }
 
     private static String inside(Content content) {
