@@ -32,6 +32,8 @@ import org.swaplane.reviewcopy.SentTexts;
  * A unit that was cut otherwise there is said and left out, since it fits nothing that was sent.
  */
 public final class ReturnedBilingual {
+    private static final int MOST_NAMED = 5;
+
     private final BilingualDocument returned;
     private final String trip;
     private final List<SentRow> sent;
@@ -199,6 +201,17 @@ public final class ReturnedBilingual {
                 Kind.RESEGMENTED,
                 cut.get(0).number(),
                 text("return.resegmented", unit, unmatched.get(unit).size(), cut.size()))));
+        Set<String> ours = new HashSet<>();
+        sent.forEach(row -> ours.add(row.segment().unit()));
+        List<String> strangers = unmatched.keySet().stream()
+                .filter(unit -> !ours.contains(unit))
+                .sorted()
+                .toList();
+        if (!strangers.isEmpty()) {
+            String some = String.join(", ", strangers.subList(0, Math.min(MOST_NAMED, strangers.size())));
+            problems.add(
+                    new StructureProblem(Kind.ROW_UNKNOWN, 0, text("return.units-unknown", strangers.size(), some)));
+        }
         ReturnedCopy copy = new ReturnedCopy(List.of(), found, SentTexts.NONE, List.of());
         ReturnReading reading = ReturnReader.read(copy, trip, rows, states);
         problems.addAll(reading.problems());

@@ -70,6 +70,41 @@ class ReturnedBilingualTest {
     }
 
     @Test
+    void aUnitThatWasNotSentIsSaidAndLeftOut() throws IOException {
+        ReturnReading reading = back(SENT.replace(
+                                "</file>",
+                                "<unit id=\"own\"><segment><source>Own text</source><target>Eigener Text</target></segment></unit></file>")
+                        .replace("Bleib", "Bleibe"))
+                .read();
+
+        assertThat(reading.problems()).extracting(StructureProblem::kind).containsExactly(Kind.ROW_UNKNOWN);
+        assertThat(reading.problems().get(0).message()).contains("own");
+        assertThat(reading.safe()).hasSize(1);
+    }
+
+    @Test
+    void aStateThatWasChangedAloneIsAChange() throws IOException {
+        ReturnReading raised = back(SENT.replace(
+                        "<segment id=\"a\"><source>Stay", "<segment id=\"a\" state=\"final\"><source>Stay"))
+                .read();
+
+        assertThat(raised.safe()).hasSize(1);
+        assertThat(raised.safe().get(0).isOfStateOnly()).isTrue();
+        assertThat(raised.safe().get(0).state()).contains(State.FINAL);
+    }
+
+    @Test
+    void unitsAreKnownWhateverToolsDoToFilesAndSegments() throws IOException {
+        ReturnReading reading = back(SENT.replaceAll("<file id=\"[^\"]*\"", "<file id=\"other\"")
+                        .replace("<segment id=\"a\"><source>Stay", "<segment id=\"seg-77\"><source>Stay")
+                        .replace("Bleib", "Bleibe"))
+                .read();
+
+        assertThat(reading.problems()).isEmpty();
+        assertThat(reading.safe()).extracting(RowChange::returned).containsExactly("Bleibe");
+    }
+
+    @Test
     void anotherFileIsNotRecognised() throws IOException {
         assertThat(back(SENT.replace("id=\"u", "id=\"v").replaceAll("<source>", "<source>Other: "))
                         .recognised())
