@@ -59,31 +59,9 @@ public final class Arrivals {
             progress.checkCancelled();
             progress.at(arrivals.size(), found.size());
             Source kept = lane.trackStore().keep(each.source());
-            List<Arrival> copies = returnedOfSeveral(kept);
-            if (copies.isEmpty()) {
-                arrivals.add(read(kept, withDefaults(kept), progress).in(each.folder()));
-            } else {
-                arrivals.addAll(copies);
-            }
+            read(kept, withDefaults(kept), progress).forEach(arrival -> arrivals.add(arrival.in(each.folder())));
         }
         return arrivals;
-    }
-
-    /** What came back in a copy of several tracks, an arrival for each of them; nothing for any other file. */
-    private List<Arrival> returnedOfSeveral(Source source) {
-        try {
-            Optional<ReturnedCopy> copy = lane.copies().find(source);
-            if (copy.filter(each -> each.trips().size() > 1).isEmpty()) {
-                return List.of();
-            }
-            List<ReturnImport.Recognised> all = new ReturnImport(lane).recognisedAll(source, copy.get());
-            return all.size() > 1
-                    ? all.stream().map(each -> returned(options, each)).toList()
-                    : List.of();
-        } catch (CannotProceedException | IOException e) {
-            // Read as any other file, its fault is said there.
-            return List.of();
-        }
     }
 
     /** A file, and where it lay in what arrived. */
@@ -102,11 +80,13 @@ public final class Arrivals {
         for (Arrival arrival : arrivals) {
             progress.checkCancelled();
             progress.at(again.size(), arrivals.size());
-            again.add(
-                    which.test(arrival)
-                            ? read(arrival.source(), change.apply(arrival.options()), progress)
-                                    .in(arrival.folder())
-                            : recounted(arrival));
+            // How documents are read does not concern a copy that came back.
+            if (which.test(arrival) && arrival.returned().isEmpty()) {
+                read(arrival.source(), change.apply(arrival.options()), progress)
+                        .forEach(read -> again.add(read.in(arrival.folder())));
+            } else {
+                again.add(recounted(arrival));
+            }
         }
         return again;
     }
@@ -159,30 +139,35 @@ public final class Arrivals {
         return entry.substring(entry.replace('\\', '/').lastIndexOf('/') + 1);
     }
 
-    private Arrival read(Source source, FileOptions how, Progress progress) {
+    /** What a file is; a copy of several tracks is an arrival for each of them. */
+    private List<Arrival> read(Source source, FileOptions how, Progress progress) {
         String name = source.name().toLowerCase(Locale.ROOT);
         String extension = name.substring(name.lastIndexOf('.') + 1);
         if (PICTURES.contains(extension)) {
-            return Arrival.unread(source, Role.PICTURE, how, "");
+            return List.of(Arrival.unread(source, Role.PICTURE, how, ""));
         }
         try {
             // Copies come first: as tables they could pass for lists of terms.
             Optional<ReturnedCopy> copy = lane.copies().find(source);
             if (copy.isPresent()) {
-                return returned(how, new ReturnImport(lane).recognised(source, copy.get()));
+                return new ReturnImport(lane)
+                        .recognisedAll(source, copy.get()).stream()
+                                .map(each -> returned(how, each))
+                                .toList();
             }
             if (TermListReader.recognises(source)) {
-                return Arrival.unread(source, Role.TERMS, how, "");
+                return List.of(Arrival.unread(source, Role.TERMS, how, ""));
             }
             BilingualFile file =
                     lane.formats().open(source, how.with(lane.settings().rules()), progress);
             Optional<ReturnImport.Recognised> back =
                     new ReturnImport(lane).recognise(source, file.document(), progress);
-            return back.isPresent() ? returned(how, back.get()) : taken(source, how, file);
+            return List.of(back.isPresent() ? returned(how, back.get()) : taken(source, how, file));
         } catch (CannotProceedException | IOException e) {
-            return REFERENCES.contains(extension)
-                    ? Arrival.unread(source, Role.REFERENCE, how, "")
-                    : Arrival.unread(source, Role.UNREADABLE, how, String.valueOf(e.getMessage()));
+            return List.of(
+                    REFERENCES.contains(extension)
+                            ? Arrival.unread(source, Role.REFERENCE, how, "")
+                            : Arrival.unread(source, Role.UNREADABLE, how, String.valueOf(e.getMessage())));
         }
     }
 

@@ -35,11 +35,11 @@ record CopyColumns(int number, int source, int target, int comment, int code, bo
         int source = best(width, some, (row, at) -> isSource(row, at));
         if (source == NONE) {
             source = headWith(
-                            heads, identities.stream().map(CopyIdentity::source).toList(), NONE)
+                            heads, identities.stream().map(CopyIdentity::source).toList())
                     .orElse(isAsSent(width, code) ? 1 : Math.min(1, width - 1));
         }
         List<String> targets = identities.stream().map(CopyIdentity::target).toList();
-        Optional<Integer> byHead = exactHead(heads, targets).or(() -> exactHead(heads, languages(heads), NONE));
+        Optional<Integer> byHead = exactHead(heads, targets).or(() -> exactHead(heads, languages(heads)));
         Optional<Integer> bySent = byTexts(width, some, sent, source);
         int place = source + 1;
         boolean inPlace = isAsSent(width, code) || code == source + SENT - 2 || width == SENT - 1 && code == NONE;
@@ -114,11 +114,7 @@ record CopyColumns(int number, int source, int target, int comment, int code, bo
                 found.add(i);
             }
         }
-        return found.size() == 1 ? Optional.of(found.get(0)) : headWith(heads, languages, NONE);
-    }
-
-    private static Optional<Integer> exactHead(List<String> heads, List<String> languages, int none) {
-        return languages.isEmpty() ? Optional.empty() : exactHead(heads, languages);
+        return found.size() == 1 ? Optional.of(found.get(0)) : headWith(heads, languages);
     }
 
     /** Languages in brackets in the heads, for a copy that lost what it says of itself: the second is the target's. */
@@ -133,7 +129,7 @@ record CopyColumns(int number, int source, int target, int comment, int code, bo
     }
 
     /** The only column whose head names one of these languages, whatever language the rest of it is in. */
-    private static Optional<Integer> headWith(List<String> heads, List<String> languages, int none) {
+    private static Optional<Integer> headWith(List<String> heads, List<String> languages) {
         List<Integer> found = new ArrayList<>();
         for (int i = 0; i < heads.size(); i++) {
             String head = heads.get(i).strip();

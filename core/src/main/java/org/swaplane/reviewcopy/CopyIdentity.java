@@ -30,11 +30,6 @@ public record CopyIdentity(
 
     public static final String PROPERTY = "SwapLaneCopy";
 
-    /** Of all rows of a file. */
-    public CopyIdentity(String lane, long track, String trip, int rows) {
-        this(lane, track, trip, rows, "", "", "");
-    }
-
     /** All of a copy as one text. */
     static String written(List<CopyIdentity> identities) {
         return identities.stream().map(CopyIdentity::written).collect(Collectors.joining("|"));
