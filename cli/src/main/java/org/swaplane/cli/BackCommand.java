@@ -56,8 +56,7 @@ final class BackCommand implements Callable<Integer> {
         List<Path> inputs = files.subList(0, files.size() - 1);
         Path copy = files.get(files.size() - 1);
         if (output.file != null && inputs.size() > 1) {
-            throw new CannotProceedException(
-                    output.file.toString(), "several files cannot be written into one", "use --out-dir DIR");
+            throw new CannotProceedException(output.file.toString(), "command.one-result");
         }
         List<Source> sources = inputs.stream().map(Source::of).toList();
         CopyReturn back = new CopyReturn(FormatRegistry.ofInstalled(), acceptEmpty);
@@ -75,8 +74,7 @@ final class BackCommand implements Callable<Integer> {
         Path out = output.file != null ? output.file : output.folder.resolve(input.getFileName());
         for (Path each : List.of(input, copy)) {
             if (Files.exists(out) && Files.isSameFile(out, each)) {
-                throw new CannotProceedException(
-                        out.toString(), "this is the input, which is never changed", "choose another name");
+                throw new CannotProceedException(out.toString(), "command.is-input");
             }
         }
         if (output.folder != null) {

@@ -21,8 +21,8 @@ import org.swaplane.format.DocumentFile;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
-import org.swaplane.lane.CheckReports;
 import org.swaplane.report.CheckReport;
+import org.swaplane.report.ReportForm;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import picocli.CommandLine.Command;
@@ -44,7 +44,7 @@ final class CheckCommand implements Callable<Integer> {
     @Option(
             names = "--report",
             paramLabel = "OUT",
-            description = "Also writes a report: a workbook where OUT ends with .xlsx, and else HTML.")
+            description = "Also writes a report: OUT ends with .html, .docx or .xlsx.")
     private Path report;
 
     @Option(names = "--force", description = "Replace OUT when it exists.")
@@ -57,9 +57,12 @@ final class CheckCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         checks = profile == null ? CheckRun.ofAllChecks() : ofProfile();
+        if (report != null) {
+            ReportForm.require(report);
+        }
         int status = files.run((file, entry) -> check(file, bilingual(Source.of(file)), entry));
         if (report != null) {
-            CheckReports.write(new CheckReport(files.names(), segments, lines), report, force);
+            ReportForm.write(new CheckReport(files.names(), segments, lines).report(), report, force);
         }
         return status;
     }
@@ -68,10 +71,7 @@ final class CheckCommand implements Callable<Integer> {
     private static BilingualDocument bilingual(Source source) throws IOException {
         BilingualFile file = FormatRegistry.ofInstalled().open(source, Progress.NONE);
         if (file instanceof DocumentFile) {
-            throw new CannotProceedException(
-                    source.name(),
-                    "this is a document in one language, with no target to check",
-                    "give its bilingual file; convert makes one");
+            throw new CannotProceedException(source.name(), "command.no-target-to-check");
         }
         return file.document();
     }

@@ -83,9 +83,7 @@ final class ConvertCommand implements Callable<Integer> {
             case "" -> Optional.empty();
             case "1.2" -> Optional.of(Conversion.XliffVersion.V1_2);
             case "2.1" -> Optional.of(Conversion.XliffVersion.V2_1);
-            default ->
-                throw new CannotProceedException(
-                        "--xliff", "'" + version + "' is no version that is written", "give 1.2 or 2.1");
+            default -> throw new CannotProceedException("--xliff", "command.xliff-version", version);
         };
     }
 
@@ -122,24 +120,21 @@ final class ConvertCommand implements Callable<Integer> {
         if (in.size() > 1 || ofCopy) {
             throw new CannotProceedException(
                     output.path().toString(),
-                    in.size() > 1
-                            ? "several files go into one review copy only"
-                            : "--select, --to, --due and --instructions are for review copies",
-                    "use .docx, .xlsx, .html or .tsv");
+                    in.size() > 1 ? "command.several-need-copy" : "command.options-of-copies");
         }
     }
 
     /** A date with or without a time, as it was given. */
     private String date() {
         if (!due.isEmpty() && !due.matches("\\d{4}-\\d\\d-\\d\\d(?:[T ]\\d\\d:\\d\\d)?")) {
-            throw new CannotProceedException("--due", "'" + due + "' is no date", "give it as 2026-12-04");
+            throw new CannotProceedException("--due", "command.no-date", due);
         }
         try {
             if (!due.isEmpty()) {
                 LocalDate.parse(due.substring(0, 10));
             }
         } catch (DateTimeParseException e) {
-            throw new CannotProceedException("--due", "'" + due + "' is no date", "give it as 2026-12-04");
+            throw new CannotProceedException("--due", "command.no-date", due);
         }
         return due;
     }

@@ -24,8 +24,7 @@ final class OutputOptions {
     void write(NewFile.Writer writer, Path... inputs) throws IOException {
         for (Path input : inputs) {
             if (Files.exists(out) && Files.isSameFile(out, input)) {
-                throw new CannotProceedException(
-                        out.toString(), "this is the input, which is never changed", "choose another name");
+                throw new CannotProceedException(out.toString(), "command.is-input");
             }
         }
         NewFile.write(out, force, writer);

@@ -32,8 +32,7 @@ public record CheckMaterial(List<TermList> terms, Map<String, Dictionary> dictio
         for (String name : profile.terms()) {
             Path path = folder.resolve(name);
             if (!Files.isRegularFile(path)) {
-                throw new CannotProceedException(
-                        path.toString(), "this term list is not there", "correct the profile, or put the file there");
+                throw new CannotProceedException(path.toString(), "problem.term-list-missing");
             }
             terms.add(TermListReader.read(Source.of(path)));
         }
@@ -48,9 +47,6 @@ public record CheckMaterial(List<TermList> terms, Map<String, Dictionary> dictio
             return Dictionary.read(folder.resolve(name));
         }
         return Dictionary.shipped(language)
-                .orElseThrow(() -> new CannotProceedException(
-                        "dictionary for " + language,
-                        "none ships with the application",
-                        "name the .dic file of a Hunspell dictionary in the profile"));
+                .orElseThrow(() -> new CannotProceedException("dictionary for " + language, "problem.no-dictionary"));
     }
 }

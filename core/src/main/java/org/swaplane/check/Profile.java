@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /**
  * Which checks are made, and how. As JSON, all members may be left out.
@@ -120,10 +121,7 @@ public record Profile(
             profile.checkIds(name);
             for (OwnPattern pattern : profile.patterns()) {
                 if (!pattern.fault().isEmpty()) {
-                    throw new CannotProceedException(
-                            name,
-                            "the pattern '" + pattern.name() + "' is broken: " + pattern.fault(),
-                            "correct its regular expressions");
+                    throw new CannotProceedException(name, "problem.pattern-broken", pattern.name(), pattern.fault());
                 }
             }
             return profile;
@@ -132,13 +130,13 @@ public record Profile(
             throw new CannotProceedException(
                     new CannotProceedException.Place(
                             name, at == null ? 0 : at.getLineNr(), at == null ? 0 : at.getColumnNr()),
-                    "this is no profile of checks: "
-                            + e.getOriginalMessage()
+                    Phrase.of(
+                            "problem.no-profile",
+                            e.getOriginalMessage()
                                     .lines()
                                     .findFirst()
                                     .orElse("")
-                                    .replaceAll(" \\(class [^)]*\\).*", ""),
-                    "correct it there, or save a profile from the window and start from that",
+                                    .replaceAll(" \\(class [^)]*\\).*", "")),
                     e);
         }
     }
@@ -149,9 +147,7 @@ public record Profile(
         unknown.removeAll(CheckIds.ALL);
         if (!unknown.isEmpty()) {
             throw new CannotProceedException(
-                    name,
-                    "there is no check called " + String.join(", ", unknown),
-                    "use " + String.join(", ", CheckIds.ALL));
+                    name, "problem.no-check", String.join(", ", unknown), String.join(", ", CheckIds.ALL));
         }
     }
 }

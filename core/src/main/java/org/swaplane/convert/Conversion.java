@@ -78,7 +78,7 @@ public final class Conversion {
         }
         BilingualDocument document = chosen(source.name(), read);
         if (document.segments().isEmpty()) {
-            throw new CannotProceedException(source.name(), "there is no segment in it", "there is nothing to convert");
+            throw new CannotProceedException(source.name(), "problem.no-segment");
         }
         if (to.equals("tmx")) {
             return bytes -> NewTmx.write(document, bytes);
@@ -94,10 +94,7 @@ public final class Conversion {
             char delimiter = to.equals("csv") ? ',' : '\t';
             return bytes -> DelimitedText.write(onePair(source.name(), document), delimiter, bytes);
         }
-        throw new CannotProceedException(
-                out.toString(),
-                "there is no way from " + document.format() + " to this extension",
-                "use .xlf, .tmx or .csv, or .docx, .xlsx, .html or .tsv for a review copy");
+        throw new CannotProceedException(out.toString(), "problem.no-conversion", document.format());
     }
 
     /** Whether a review copy is asked for, and not a table of one kind made of a table of another. */
@@ -140,10 +137,7 @@ public final class Conversion {
     private static BilingualDocument onePair(String name, BilingualDocument document) {
         String pairs = LanguageChoice.pairs(document.parts());
         if (pairs.contains(",")) {
-            throw new CannotProceedException(
-                    name,
-                    "it holds several pairs of languages (" + pairs + ")",
-                    "choose one with --source and --target");
+            throw new CannotProceedException(name, "problem.several-pairs", pairs);
         }
         return document;
     }

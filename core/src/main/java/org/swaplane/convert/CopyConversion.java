@@ -46,8 +46,7 @@ public final class CopyConversion {
             Source source = Source.of(file);
             BilingualDocument document = formats.open(source, options, progress).document();
             if (document.segments().isEmpty()) {
-                throw new CannotProceedException(
-                        source.name(), "there is no segment in it", "there is nothing to convert");
+                throw new CannotProceedException(source.name(), "problem.no-segment");
             }
             LanguageChoice languages = new LanguageChoice(options, document);
             List<Integer> chosen = copy.selection().of(document, () -> withFindings(document)).stream()
@@ -65,14 +64,13 @@ public final class CopyConversion {
             parts.add(part);
         }
         if (parts.isEmpty()) {
-            throw new CannotProceedException(
-                    "the selection", "no segment fits it", "choose other rows, states or files");
+            throw new CannotProceedException("the selection", "problem.selection-empty");
         }
         if (targets.size() > 1) {
             throw new CannotProceedException(
                     files.size() == 1 ? files.get(0).getFileName().toString() : "the copy",
-                    "there are several target languages (" + String.join(", ", targets) + "), and a copy has one",
-                    "choose one with --target, and make a copy for each");
+                    "problem.several-targets",
+                    String.join(", ", targets));
         }
         String title = parts.stream().map(ReviewCopy.Part::name).collect(Collectors.joining(", "));
         ReviewCopy whole = new ReviewCopy(

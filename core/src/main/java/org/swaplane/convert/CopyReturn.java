@@ -191,8 +191,9 @@ public final class CopyReturn {
                 ? Optional.empty()
                 : Optional.of(new CannotProceedException(
                         returned.name(),
-                        "it is in " + String.join(", ", theirs) + ", and was sent in " + String.join(", ", ours),
-                        "give the file of that language"));
+                        "problem.copy-of-other-language",
+                        String.join(", ", theirs),
+                        String.join(", ", ours)));
     }
 
     private static List<String> languages(BilingualDocument document) {
@@ -229,9 +230,8 @@ public final class CopyReturn {
     private static CannotProceedException notFrom(List<Source> files, Source returned) {
         return new CannotProceedException(
                 returned.name(),
-                files.size() == 1
-                        ? "the copy was not made from " + files.get(0).name()
-                        : "the copy was made from none of these files",
-                "give the file that it was made from");
+                "problem.copy-of-other-file",
+                files.size(),
+                files.get(0).name());
     }
 }

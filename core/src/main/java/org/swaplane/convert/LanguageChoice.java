@@ -37,9 +37,7 @@ final class LanguageChoice {
     void refuseIfNone(String name) {
         if (parts.stream().noneMatch(this::holds)) {
             throw new CannotProceedException(
-                    name,
-                    "there is nothing from " + options.sourceLanguage() + " to " + options.targetLanguage() + " in it",
-                    "it has " + pairs(parts));
+                    name, "problem.no-such-pair", options.sourceLanguage(), options.targetLanguage(), pairs(parts));
         }
     }
 

@@ -75,8 +75,7 @@ public final class Merge {
         if (opened instanceof DocumentFile found) {
             return found;
         }
-        throw new CannotProceedException(
-                original.name(), "this is a bilingual file itself", "give the client's document first");
+        throw new CannotProceedException(original.name(), "problem.not-a-document");
     }
 
     /** What could not be put into the document. */

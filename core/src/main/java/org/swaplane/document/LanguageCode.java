@@ -4,6 +4,7 @@ import com.ibm.icu.util.ULocale;
 import java.util.IllformedLocaleException;
 import java.util.Locale;
 import java.util.Set;
+import org.swaplane.wording.Wording;
 
 /** Language codes (BCP 47) as files write them. */
 public final class LanguageCode {
@@ -18,9 +19,9 @@ public final class LanguageCode {
         }
         try {
             Locale locale = new Locale.Builder().setLanguageTag(code).build();
-            return isKnown(locale.getLanguage()) ? "" : "'" + code + "' is no known language";
+            return isKnown(locale.getLanguage()) ? "" : Wording.text("language.unknown", code);
         } catch (IllformedLocaleException e) {
-            return "'" + code + "' is not a language code" + (code.indexOf('_') > 0 ? ": codes have hyphens" : "");
+            return Wording.text(code.indexOf('_') > 0 ? "language.underscore" : "language.malformed", code);
         }
     }
 

@@ -103,10 +103,7 @@ public record RowSelection(
         String states = Stream.of(State.values())
                 .map(state -> state.name().toLowerCase(Locale.ROOT))
                 .collect(Collectors.joining(","));
-        return new CannotProceedException(
-                "the selection",
-                "'" + written + "' cannot be read",
-                "give rows:10-40, state:" + states + ", findings, changed or words:500, joined by +");
+        return new CannotProceedException("the selection", "problem.selection-unreadable", written, states);
     }
 
     /**

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.ArrayList;
 import java.util.List;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /** The rules of a lane about foreign attributes and elements. */
 public record ExtensionRules(List<ReadingRule> reading, List<WritingRule> writing) {
@@ -81,8 +82,7 @@ public record ExtensionRules(List<ReadingRule> reading, List<WritingRule> writin
             throw new CannotProceedException(
                     new CannotProceedException.Place(
                             name, at == null ? 0 : at.getLineNr(), at == null ? 0 : at.getColumnNr()),
-                    "these are no rules for foreign attributes: " + e.getOriginalMessage(),
-                    "choose a file that Swap Lane saved rules to",
+                    Phrase.of("problem.no-attribute-rules", e.getOriginalMessage()),
                     e);
         }
     }

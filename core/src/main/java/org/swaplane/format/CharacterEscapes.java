@@ -93,9 +93,6 @@ public enum CharacterEscapes {
     }
 
     private static CannotProceedException refused(int c, String lacking, String file, String segment) {
-        return new CannotProceedException(
-                file,
-                String.format("segment %s holds the character U+%04X, which %s cannot hold", segment, c, lacking),
-                "take it out of the target");
+        return new CannotProceedException(file, "problem.character", segment, String.format("U+%04X", c), lacking);
     }
 }

@@ -109,10 +109,7 @@ public record DocumentOptions(
         try {
             return json.isEmpty() ? DEFAULT : JSON.readValue(json, DocumentOptions.class);
         } catch (JsonProcessingException e) {
-            throw new CannotProceedException(
-                    name,
-                    "these are no options for documents: " + e.getOriginalMessage(),
-                    "correct it there; in a lane, open it with the version of Swap Lane that wrote it");
+            throw new CannotProceedException(name, "problem.no-document-options", e.getOriginalMessage());
         }
     }
 }

@@ -9,6 +9,7 @@ import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /** A text file as characters, each of which can be found again by its offset (UTF-16 units after the byte order mark). */
 public final class EncodedText {
@@ -37,8 +38,7 @@ public final class EncodedText {
             if (!encoding.unknown().isEmpty()) {
                 throw new CannotProceedException(
                         new CannotProceedException.Place(source.name(), 1, 1),
-                        "the encoding '" + encoding.unknown() + "' is not known",
-                        "correct the XML declaration, or save the file as UTF-8",
+                        Phrase.of("problem.encoding-unknown", encoding.unknown()),
                         null);
             }
             return new EncodedText(source, encoding);
@@ -105,10 +105,7 @@ public final class EncodedText {
             }
         }
         throw new CannotProceedException(
-                new CannotProceedException.Place(source.name(), 0, 0),
-                "its encoding cannot be told",
-                "ask the sender for it in UTF-8, or choose its encoding",
-                first);
+                new CannotProceedException.Place(source.name(), 0, 0), Phrase.of("problem.encoding-unclear"), first);
     }
 
     /** Why the encoding is only a guess, with what the text would be in others; empty where it is no guess, or a sure one. */
@@ -128,8 +125,7 @@ public final class EncodedText {
             for (int read = reader.read(chunk); read >= 0; read = reader.read(chunk)) {
                 all.write(chunk, 0, read);
                 if (all.getBuffer().length() > LONGEST) {
-                    throw new CannotProceedException(
-                            source.name(), "the document is longer than " + LONGEST + " characters", "split it");
+                    throw new CannotProceedException(source.name(), "problem.document-too-long", LONGEST);
                 }
             }
         }

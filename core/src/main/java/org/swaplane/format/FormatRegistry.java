@@ -35,17 +35,15 @@ public final class FormatRegistry {
     public BilingualFile open(Source source, FileOptions options, Progress progress) throws IOException {
         Head head = Head.of(source);
         if (head.isEmpty()) {
-            throw new CannotProceedException(source.name(), "the file is empty", "ask the sender for it again");
+            throw new CannotProceedException(source.name(), "problem.file-empty");
         }
         String wanted = options.document().format();
         return formats.stream()
                 .filter(format ->
                         wanted.isEmpty() ? format.recognises(head) : format.id().equals(wanted))
                 .findFirst()
-                .orElseThrow(() -> new CannotProceedException(
-                        source.name(),
-                        "this is no format that Swap Lane reads",
-                        "it reads " + String.join(", ", ids())))
+                .orElseThrow(() ->
+                        new CannotProceedException(source.name(), "problem.format-unknown", String.join(", ", ids())))
                 .read(source, options, progress);
     }
 

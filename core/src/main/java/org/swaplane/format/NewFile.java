@@ -32,7 +32,7 @@ public final class NewFile {
         refuseExisting(path, replace);
         Path folder = path.toAbsolutePath().getParent();
         if (!Files.isDirectory(folder)) {
-            throw new CannotProceedException(path.toString(), "its folder does not exist", "make the folder first");
+            throw new CannotProceedException(path.toString(), "problem.no-folder");
         }
         // Not a temporary file of the system's, which nobody but its owner may read.
         Path beside = folder.resolve(".writing-" + UUID.randomUUID() + ".tmp");
@@ -57,7 +57,6 @@ public final class NewFile {
     }
 
     private static CannotProceedException existing(Path path) {
-        return new CannotProceedException(
-                path.toString(), "the file exists already", "choose another name, or use --force");
+        return new CannotProceedException(path.toString(), "problem.file-exists");
     }
 }

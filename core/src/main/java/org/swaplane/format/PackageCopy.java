@@ -12,6 +12,7 @@ import org.apache.commons.compress.archivers.zip.ZipFile;
 import org.apache.commons.compress.utils.SeekableInMemoryByteChannel;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
+import org.swaplane.wording.Phrase;
 
 /** A copy of a zip package with some entries replaced; the others keep their compressed bytes, their order and their times. */
 public final class PackageCopy {
@@ -26,8 +27,7 @@ public final class PackageCopy {
     private static CannotProceedException broken(IOException e) {
         return new CannotProceedException(
                 new CannotProceedException.Place("the package", 0, 0),
-                "it is broken inside, so that it cannot be written again (" + e.getMessage() + ")",
-                "open it in its program, save it again, and try once more",
+                Phrase.of("problem.package-broken", e.getMessage()),
                 e);
     }
 

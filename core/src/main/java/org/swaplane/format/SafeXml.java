@@ -7,6 +7,7 @@ import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLInputFactory2;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /** XML readers for files that nobody vouches for: no DTD, no entities but XML's own, bounded depth and lengths. */
 public final class SafeXml {
@@ -35,9 +36,9 @@ public final class SafeXml {
         return new CannotProceedException(
                 new CannotProceedException.Place(
                         file, at == null ? 0 : at.getLineNumber(), at == null ? 0 : at.getColumnNumber()),
-                "the file is not well-formed XML ("
-                        + String.valueOf(e.getMessage()).lines().findFirst().orElse("") + ")",
-                "correct it there, or ask for the file again",
+                Phrase.of(
+                        "problem.not-well-formed",
+                        String.valueOf(e.getMessage()).lines().findFirst().orElse("")),
                 e);
     }
 }

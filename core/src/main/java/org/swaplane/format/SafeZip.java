@@ -12,6 +12,7 @@ import org.apache.commons.compress.archivers.zip.UnsupportedZipFeatureException;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipArchiveInputStream;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /** Reads entries of a zip that nobody vouches for: bounded in number, size and compression. */
 public final class SafeZip {
@@ -40,13 +41,13 @@ public final class SafeZip {
             long bytes = 0;
             for (ZipArchiveEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 if (++entries > MOST_ENTRIES) {
-                    throw beyond(source, "the archive has more than " + MOST_ENTRIES + " entries");
+                    throw new CannotProceedException(source.name(), "problem.archive-entries", MOST_ENTRIES);
                 }
                 if (wanted.test(entry.getName())) {
                     byte[] content = zip.readNBytes((int) LARGEST_ENTRY);
                     bytes += content.length;
                     if (content.length == LARGEST_ENTRY || bytes > MOST_BYTES) {
-                        throw beyond(source, "the entry " + entry.getName() + " is too large");
+                        throw new CannotProceedException(source.name(), "problem.archive-entry-size", entry.getName());
                     }
                     found.putIfAbsent(entry.getName(), content);
                 }
@@ -55,8 +56,7 @@ public final class SafeZip {
             if (e.getFeature() == UnsupportedZipFeatureException.Feature.ENCRYPTION) {
                 throw new CannotProceedException(
                         new CannotProceedException.Place(source.name(), 0, 0),
-                        "the archive is encrypted",
-                        "ask the sender for it without a password",
+                        Phrase.of("problem.archive-encrypted"),
                         e);
             }
             throw broken(source, e);
@@ -99,12 +99,7 @@ public final class SafeZip {
     private static CannotProceedException broken(Source source, IOException e) {
         return new CannotProceedException(
                 new CannotProceedException.Place(source.name(), 0, 0),
-                "the archive is broken or cut off (" + e.getMessage() + ")",
-                "ask the sender for the file again",
+                Phrase.of("problem.archive-broken", e.getMessage()),
                 e);
-    }
-
-    private static CannotProceedException beyond(Source source, String what) {
-        return new CannotProceedException(source.name(), what, "take out of it what is needed and try that");
     }
 }

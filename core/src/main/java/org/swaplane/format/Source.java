@@ -43,7 +43,7 @@ public interface Source {
             public InputStream open() throws IOException {
                 BlockingWork.begins();
                 if (Files.isDirectory(path)) {
-                    throw new CannotProceedException(name, "this is a folder", "name the files in it");
+                    throw new CannotProceedException(name, "problem.is-folder");
                 }
                 return Files.newInputStream(path);
             }

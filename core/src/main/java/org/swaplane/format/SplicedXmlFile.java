@@ -43,10 +43,7 @@ public abstract class SplicedXmlFile implements BilingualFile {
     private void refuseBrokenTags(SegmentEdit edit) {
         if (!TagOrder.isWritable(edit.target())) {
             String key = document.segments().get(edit.segment()).key();
-            throw new CannotProceedException(
-                    text.source().name(),
-                    "the tags of segment " + key + " close before they open or overlap, and cannot be written",
-                    "put them in order, or leave the segment as it was");
+            throw new CannotProceedException(text.source().name(), "problem.tags-malformed", key);
         }
     }
 }

@@ -10,6 +10,7 @@ import java.nio.charset.CharsetDecoder;
 import java.nio.charset.CoderResult;
 import java.nio.charset.CodingErrorAction;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /** Decodes without replacing anything: bytes that the encoding does not allow end the reading with their line and column. */
 final class StrictReader extends Reader {
@@ -78,10 +79,10 @@ final class StrictReader extends Reader {
     private CannotProceedException malformed(int value) {
         return new CannotProceedException(
                 new CannotProceedException.Place(name, line, column),
-                String.format(
-                        "byte 0x%02X is not %s, the encoding that the file has or is read in",
-                        value, decoder.charset()),
-                "correct the encoding that the file declares, or choose another one",
+                Phrase.of(
+                        "problem.byte",
+                        String.format("0x%02X", value),
+                        decoder.charset().name()),
                 null);
     }
 

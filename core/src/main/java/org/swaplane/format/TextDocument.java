@@ -15,7 +15,7 @@ import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
 import org.swaplane.document.SegmentMetadata;
 import org.swaplane.task.Progress;
-import org.swaplane.wording.Wording;
+import org.swaplane.wording.Phrase;
 
 /** A document in a text format: its units stand at places of the text and are spliced in when it is written. */
 public final class TextDocument implements DocumentFile {
@@ -219,7 +219,7 @@ public final class TextDocument implements DocumentFile {
             whenTranslated.add(splice);
         }
 
-        public void problem(int line, int column, String message) {
+        public void problem(int line, int column, Phrase message) {
             units.problem(line, column, message);
         }
 
@@ -228,7 +228,7 @@ public final class TextDocument implements DocumentFile {
                 units.problem(
                         0,
                         0,
-                        Wording.text("format.encoding-guessed", text.encoding().label(), text.doubt()));
+                        Phrase.of("format.encoding-guessed", text.encoding().label(), text.doubt()));
             }
             BilingualDocument document = units.document(
                     format, text.encoding().label(), text.source().name());

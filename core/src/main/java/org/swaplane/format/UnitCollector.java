@@ -15,6 +15,7 @@ import org.swaplane.document.SegmentMetadata;
 import org.swaplane.document.State;
 import org.swaplane.segmentation.Segmentation;
 import org.swaplane.segmentation.SplitContent;
+import org.swaplane.wording.Phrase;
 
 /** Collects the units of a document while it is read, and cuts them into segments. */
 public final class UnitCollector {
@@ -112,7 +113,7 @@ public final class UnitCollector {
         return false;
     }
 
-    public void problem(int line, int column, String message) {
+    public void problem(int line, int column, Phrase message) {
         problems.add(new Problem(line, column, message));
     }
 

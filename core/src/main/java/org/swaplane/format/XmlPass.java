@@ -14,6 +14,7 @@ import org.swaplane.document.LanguageCode;
 import org.swaplane.document.Problem;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
+import org.swaplane.wording.Phrase;
 
 /** One pass over an XML file that knows where in the text everything stands and lists what is odd about it. */
 public abstract class XmlPass {
@@ -69,12 +70,12 @@ public abstract class XmlPass {
         // What a limit forbids is said without a place; the parser still stands there.
         Location at = place.orElseGet(() -> xml.getLocation());
         String near = recent.before(at.getCharacterOffset(), SHOWN_BEFORE);
-        String what = (e.getMessage() == null ? "it cannot be read" : firstLine(e.getMessage()))
-                + (near.isEmpty() ? "" : ", after '" + near + "'");
+        String what = e.getMessage() == null ? "?" : firstLine(e.getMessage());
         return new CannotProceedException(
                 new CannotProceedException.Place(text.source().name(), at.getLineNumber(), at.getColumnNumber()),
-                "the file is not well-formed XML: " + what,
-                "correct it there, or ask the sender for the file again",
+                near.isEmpty()
+                        ? Phrase.of("problem.not-well-formed", what)
+                        : Phrase.of("problem.not-well-formed-after", what, near),
                 e);
     }
 
@@ -113,7 +114,7 @@ public abstract class XmlPass {
     protected final void checkLanguage(String code) {
         String fault = LanguageCode.fault(code);
         if (!fault.isEmpty()) {
-            problem(fault);
+            problem(Phrase.verbatim(fault));
         }
     }
 
@@ -138,7 +139,7 @@ public abstract class XmlPass {
         try {
             return Math.max(0, Integer.parseInt(written));
         } catch (NumberFormatException e) {
-            problem(attribute + " '" + written + "' is not a number");
+            problem("file.no-number", attribute, written);
             return 0;
         }
     }
@@ -149,7 +150,11 @@ public abstract class XmlPass {
         return value == null ? "" : value;
     }
 
-    protected final void problem(String message) {
+    protected final void problem(String key, Object... arguments) {
+        problem(Phrase.of(key, arguments));
+    }
+
+    protected final void problem(Phrase message) {
         if (problems.size() < MOST_PROBLEMS) {
             var at = xml.getLocation();
             problems.add(new Problem(at.getLineNumber(), at.getColumnNumber(), message));

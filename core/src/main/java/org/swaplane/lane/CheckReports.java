@@ -3,18 +3,16 @@ package org.swaplane.lane;
 import static org.swaplane.wording.Wording.text;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.swaplane.check.CheckRun;
 import org.swaplane.check.Finding;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.Segment;
-import org.swaplane.format.NewFile;
 import org.swaplane.report.CheckReport;
+import org.swaplane.report.ReportForm;
 import org.swaplane.task.Progress;
 
 /** Reports of what the checks find in tracks as they stand now, with what was set aside and why. */
@@ -27,7 +25,7 @@ public final class CheckReports {
         this.checks = checks;
     }
 
-    /** Writes a report of these tracks: a workbook where {@code path} ends with {@code .xlsx}, and else HTML. */
+    /** Writes a report of these tracks: in the form that the extension of {@code path} asks for. */
     public void write(List<Track> tracks, Path path, boolean replace, Progress progress) throws IOException {
         List<CheckReport.Line> lines = new ArrayList<>();
         int segments = 0;
@@ -36,19 +34,7 @@ public final class CheckReports {
             segments += now.size();
             add(now, lines, progress);
         }
-        write(new CheckReport(lane.name(), segments, lines), path, replace);
-    }
-
-    /** The same of a report that is there already. */
-    public static void write(CheckReport report, Path path, boolean replace) throws IOException {
-        boolean workbook = path.toString().toLowerCase(Locale.ROOT).endsWith(".xlsx");
-        NewFile.write(path, replace, out -> {
-            if (workbook) {
-                report.writeWorkbook(out);
-            } else {
-                out.write(report.html().getBytes(StandardCharsets.UTF_8));
-            }
-        });
+        ReportForm.write(new CheckReport(lane.name(), segments, lines).report(), path, replace);
     }
 
     private void add(TrackSnapshot track, List<CheckReport.Line> lines, Progress progress) {

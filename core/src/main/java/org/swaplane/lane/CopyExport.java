@@ -75,8 +75,7 @@ public final class CopyExport {
             }
         }
         if (sent.isEmpty()) {
-            throw new CannotProceedException(
-                    tracks.get(0).name(), "no segment fits the selection", "choose other states or files");
+            throw new CannotProceedException(tracks.get(0).name(), "problem.nothing-selected");
         }
         return sent;
     }

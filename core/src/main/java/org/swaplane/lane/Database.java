@@ -19,6 +19,7 @@ import java.util.logging.Logger;
 import org.sqlite.SQLiteConfig;
 import org.swaplane.task.BlockingWork;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /**
  * The lane's SQLite file. Every write is a transaction that is on disk when the call returns. Safe for several threads: one
@@ -89,8 +90,7 @@ final class Database implements AutoCloseable {
     /** A file that was moved away or deleted can still be written to, and all of it would be lost. */
     private void checkThere() {
         if (!writable) {
-            throw new CannotProceedException(
-                    file.toString(), "the lane is open for reading only", "close the program that works in it first");
+            throw new CannotProceedException(file.toString(), "problem.lane-read-only");
         }
         try {
             if (Objects.equals(fileKey, key())) {
@@ -99,8 +99,7 @@ final class Database implements AutoCloseable {
         } catch (IOException e) {
             // It is not there, which is said below.
         }
-        throw new LaneUnavailableException(
-                file.toString(), "the lane's folder is gone or was replaced", "put it back in its place", null);
+        throw new LaneUnavailableException(file.toString(), Phrase.of("problem.lane-gone"), null);
     }
 
     /** Runs all of {@code work} or, where it fails, none of it. */
@@ -230,11 +229,7 @@ final class Database implements AutoCloseable {
     }
 
     private CannotProceedException failed(Exception e) {
-        return new LaneUnavailableException(
-                file.toString(),
-                "the lane cannot be read or written (" + e.getMessage() + ")",
-                "check that its folder is there and writable, and that the disk is not full",
-                e);
+        return new LaneUnavailableException(file.toString(), Phrase.of("problem.lane-unavailable", e.getMessage()), e);
     }
 
     @Override

@@ -3,13 +3,11 @@ package org.swaplane.lane;
 import static org.swaplane.wording.Wording.text;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
@@ -26,7 +24,9 @@ import org.swaplane.proof.DocumentProof;
 import org.swaplane.proof.Proof;
 import org.swaplane.release.FileNaming;
 import org.swaplane.release.Gate;
-import org.swaplane.report.HtmlReport;
+import org.swaplane.report.Cell;
+import org.swaplane.report.Report;
+import org.swaplane.report.ReportForm;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
@@ -165,19 +165,19 @@ public final class Delivery {
     public ProofStore.Receipt release(TrackSnapshot track, Gate gate, String overrideReason, Progress progress)
             throws IOException {
         if (!gate.holds() && overrideReason.isBlank()) {
-            throw new CannotProceedException(track.name(), "the gate is open", "meet its conditions, or give a reason");
+            throw new CannotProceedException(track.name(), "problem.conditions-not-met");
         }
         Path file = target(track.track());
         Files.createDirectories(file.getParent());
         String wrong = write(track, file, progress);
         if (!wrong.isEmpty()) {
             Files.delete(file);
-            throw new CannotProceedException(track.name(), wrong, "correct the segment and release again");
+            throw new CannotProceedException(track.name(), "problem.not-released", wrong);
         }
         String sha256 = Source.of(file).sha256();
         Path receipt = lane.free("out", file.getFileName() + ".receipt.html");
-        String html = receipt(track, gate, overrideReason, file, sha256);
-        NewFile.write(receipt, false, out -> out.write(html.getBytes(StandardCharsets.UTF_8)));
+        Report said = receipt(track, gate, overrideReason, file, sha256);
+        NewFile.write(receipt, false, out -> ReportForm.HTML.write(said, out));
         ProofStore.Receipt result = new ProofStore.Receipt(
                 lane.clock().instant(),
                 lane.settings().person(),
@@ -189,30 +189,39 @@ public final class Delivery {
         return result;
     }
 
-    private String receipt(TrackSnapshot track, Gate gate, String overrideReason, Path file, String sha256)
-            throws IOException {
-        Map<String, Object> model = new HashMap<>();
-        model.put("lane", lane.name());
-        model.put("at", lane.clock().instant().truncatedTo(ChronoUnit.SECONDS).toString());
-        model.put("who", lane.settings().person());
-        model.put("file", file.getFileName().toString());
-        model.put("sha256", sha256);
-        model.put("original", track.name());
-        model.put("originalSha256", track.track().sha256());
-        model.put("changed", track.edits().size());
-        model.put("overrideReason", overrideReason);
-        model.put(
-                "conditions",
+    private Report receipt(TrackSnapshot track, Gate gate, String overrideReason, Path file, String sha256) {
+        Report.Builder report = Report.titled(
+                        text("report.receipt.title", file.getFileName().toString()))
+                .fact(text("report.receipt.lane"), lane.name())
+                .fact(
+                        text("report.receipt.at"),
+                        lane.clock().instant().truncatedTo(ChronoUnit.SECONDS).toString())
+                .fact(text("report.receipt.by"), lane.settings().person())
+                .fact(text("report.receipt.file"), file.getFileName().toString())
+                .fact("SHA-256", Cell.of(sha256, Cell.Tone.CODE))
+                .fact(text("report.receipt.original"), track.name())
+                .fact(text("report.receipt.original-sum"), Cell.of(track.track().sha256(), Cell.Tone.CODE))
+                .fact(text("report.receipt.changed"), Cell.of(track.edits().size()));
+        if (!overrideReason.isEmpty()) {
+            report.fact(text("report.receipt.waived"), Cell.of(overrideReason, Cell.Tone.BAD));
+        }
+        report.section(Report.Section.ofTable(
+                text("report.receipt.conditions"),
+                List.of(text("report.receipt.condition"), text("report.receipt.state")),
                 gate.conditions().stream()
-                        .map(each -> Map.of("message", each.message(), "holds", each.holds()))
-                        .toList());
-        model.put(
-                "setAside",
-                lane.findings().of(track.track()).all().stream()
-                        .map(each ->
-                                place(track, each) + each.message() + " (" + each.reason() + ", " + each.who() + ")")
-                        .toList());
-        return HtmlReport.render("receipt", model);
+                        .map(each -> List.of(
+                                Cell.of(each.message()),
+                                each.holds()
+                                        ? Cell.of(text("report.receipt.met"), Cell.Tone.GOOD)
+                                        : Cell.of(text("report.receipt.not-met"), Cell.Tone.BAD)))
+                        .toList()));
+        List<String> setAside = lane.findings().of(track.track()).all().stream()
+                .map(each -> place(track, each) + each.message() + " (" + each.reason() + ", " + each.who() + ")")
+                .toList();
+        if (!setAside.isEmpty()) {
+            report.section(Report.Section.ofItems(text("report.receipt.set-aside"), setAside));
+        }
+        return report.build();
     }
 
     /** Number of the segment where it was found, in this file. */

@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.reviewcopy.ReviewCopyFormats;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /**
  * One job for one client: a folder with the files as they came, and a database with everything that was done. Its parts know each
@@ -52,8 +53,7 @@ public final class Lane implements AutoCloseable {
     /** Makes a new lane in a folder that holds none yet. */
     public static Lane create(Path folder, String name, FormatRegistry formats, Clock clock) throws IOException {
         if (isIn(folder)) {
-            throw new CannotProceedException(
-                    folder.toString(), "there is a lane already", "open it, or choose another folder");
+            throw new CannotProceedException(folder.toString(), "problem.lane-exists");
         }
         Files.createDirectories(folder);
         Lane lane = forWriting(new LaneFolder(folder), formats, clock);
@@ -86,8 +86,7 @@ public final class Lane implements AutoCloseable {
 
     private static void refuseOther(Path folder) {
         if (!isIn(folder)) {
-            throw new CannotProceedException(
-                    folder.toString(), "there is no lane in this folder", "choose the folder of a lane");
+            throw new CannotProceedException(folder.toString(), "problem.no-lane");
         }
     }
 
@@ -191,8 +190,7 @@ public final class Lane implements AutoCloseable {
             } catch (IOException e) {
                 throw new CannotProceedException(
                         new CannotProceedException.Place(folder().toString(), 0, 0),
-                        "the lane's lock cannot be taken off (" + e.getMessage() + ")",
-                        "it goes when this program ends",
+                        Phrase.of("problem.lane-lock", e.getMessage()),
                         e);
             }
         });

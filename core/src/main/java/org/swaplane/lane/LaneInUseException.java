@@ -1,13 +1,19 @@
 package org.swaplane.lane;
 
+import org.swaplane.wording.Wording;
+
 /** Another program has the lane open; it can be looked at all the same. */
 public final class LaneInUseException extends RuntimeException {
     private final transient LaneHolder holder;
 
     LaneInUseException(String folder, LaneHolder holder) {
-        super(folder + ": the lane is open in another program (" + holder.user() + " on " + holder.machine()
-                + ", process " + holder.process() + ", since " + holder.since()
-                + "); close it there, or open the lane for reading only");
+        super(folder + ": "
+                + Wording.text(
+                        "problem.lane-in-use",
+                        holder.user(),
+                        holder.machine(),
+                        String.valueOf(holder.process()),
+                        String.valueOf(holder.since())));
         this.holder = holder;
     }
 

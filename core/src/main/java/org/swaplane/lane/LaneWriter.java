@@ -59,7 +59,7 @@ public final class LaneWriter implements AutoCloseable {
         try {
             thread.execute(() -> make(change, about, result));
         } catch (RejectedExecutionException e) {
-            result.completeExceptionally(new CannotProceedException("", "the lane is closed already", "open it again"));
+            result.completeExceptionally(new CannotProceedException("", "problem.lane-closed"));
         }
         return result;
     }
@@ -135,7 +135,7 @@ public final class LaneWriter implements AutoCloseable {
             }
             throw e;
         } catch (CancellationException e) {
-            throw new CannotProceedException("", "the lane was closed before that was written", "open it again");
+            throw new CannotProceedException("", "problem.lane-closed-early");
         }
     }
 

@@ -42,11 +42,7 @@ final class Migrations {
     static void run(Connection connection, String file) throws SQLException {
         int version = version(connection);
         if (version > SCRIPTS.size()) {
-            throw new CannotProceedException(
-                    file,
-                    "this lane was written by a newer version of Swap Lane (version " + version + " of its tables, not "
-                            + SCRIPTS.size() + ")",
-                    "open it with that version");
+            throw new CannotProceedException(file, "problem.lane-newer", version, SCRIPTS.size());
         }
         for (int number = version + 1; number <= SCRIPTS.size(); number++) {
             connection.setAutoCommit(false);

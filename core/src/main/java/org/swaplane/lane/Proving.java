@@ -3,20 +3,18 @@ package org.swaplane.lane;
 import static org.swaplane.wording.Wording.text;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import org.swaplane.format.NewFile;
 import org.swaplane.proof.DryRun;
 import org.swaplane.proof.DryRunResult;
 import org.swaplane.proof.Proof;
-import org.swaplane.report.HtmlReport;
+import org.swaplane.report.Cell;
+import org.swaplane.report.Report;
+import org.swaplane.report.ReportForm;
 import org.swaplane.task.Progress;
 
 /** The dry runs of a lane's tracks, by its settings; the pseudo-translated files lie in its folder {@code dry-run}. */
@@ -74,50 +72,64 @@ public final class Proving {
 
     /** Writes what all dry runs of the lane proved as HTML into its folder {@code reports}. */
     public Path report() throws IOException {
-        List<Map<String, Object>> files = new ArrayList<>();
+        Report.Builder report =
+                Report.titled(text("report.dry-run.title", lane.name())).line(text("report.dry-run.what"));
+        int missing = 0;
         for (Track track : lane.tracks()) {
             Optional<ProofStore.Remembered> last = lane.proofs().lastDryRun(track);
-            last.ifPresent(dryRun -> files.add(entry(track, dryRun)));
+            if (last.isEmpty()) {
+                missing++;
+            } else {
+                add(track, last.get(), report);
+            }
         }
-        Map<String, Object> model = new LinkedHashMap<>();
-        model.put("lane", lane.name());
-        model.put("files", files);
-        model.put("missing", lane.tracks().size() - files.size());
-        String html = HtmlReport.render("dry-run", model);
-        Path report = lane.free("reports", "dry-run.html");
-        NewFile.write(report, false, out -> out.write(html.getBytes(StandardCharsets.UTF_8)));
-        return report;
+        if (missing > 0) {
+            report.line(text("report.dry-run.missing", missing));
+        }
+        Report said = report.build();
+        Path file = lane.free("reports", "dry-run.html");
+        NewFile.write(file, false, out -> ReportForm.HTML.write(said, out));
+        return file;
     }
 
-    private static Map<String, Object> entry(Track track, ProofStore.Remembered dryRun) {
-        return Map.of(
-                "name", track.name(),
-                "at", dryRun.at().toString(),
-                "verdict", word(dryRun.verdict()),
-                "proofs",
-                        dryRun.proofs().stream()
-                                .map(proof -> Map.of(
-                                        "message", proof.message(),
-                                        "verdict", word(dryRun.verdict(proof)),
-                                        "details", details(dryRun, proof)))
-                                .toList());
+    private static void add(Track track, ProofStore.Remembered dryRun, Report.Builder report) {
+        report.section(new Report.Section(
+                text("report.dry-run.file", track.name(), word(dryRun.verdict())),
+                2,
+                List.of(dryRun.at().toString()),
+                List.of(),
+                List.of(text("report.dry-run.verdict"), text("report.dry-run.proof")),
+                dryRun.proofs().stream()
+                        .map(proof -> List.of(Cell.of(word(dryRun.verdict(proof))), Cell.of(proof.message())))
+                        .toList()));
+        for (Proof proof : dryRun.proofs()) {
+            if (!proof.details().isEmpty()) {
+                report.section(new Report.Section(
+                        proof.message(),
+                        3,
+                        List.of(),
+                        List.of(),
+                        List.of(
+                                text("report.dry-run.where"),
+                                text("report.dry-run.found"),
+                                text("report.dry-run.looked-at")),
+                        details(dryRun, proof)));
+            }
+        }
     }
 
     private static String word(Proof.Verdict verdict) {
         return text("verdict." + verdict.name().toLowerCase(Locale.ROOT));
     }
 
-    private static List<Map<String, Object>> details(ProofStore.Remembered dryRun, Proof proof) {
+    private static List<List<Cell>> details(ProofStore.Remembered dryRun, Proof proof) {
         return proof.details().stream()
-                .map(detail -> Map.<String, Object>of(
-                        "where",
-                        detail.where(),
-                        "text",
-                        detail.text(),
-                        "looked",
-                        dryRun.tick(proof, detail)
+                .map(detail -> List.of(
+                        Cell.of(detail.where(), Cell.Tone.CODE),
+                        Cell.of(detail.text()),
+                        Cell.of(dryRun.tick(proof, detail)
                                 .map(tick -> text("proof.looked-at", tick.who(), tick.reason()))
-                                .orElse("")))
+                                .orElse(""))))
                 .toList();
     }
 }

@@ -42,10 +42,7 @@ public final class Resegmentation {
         DocumentFile file = cuttable(track);
         Segment here = track.segment(segment);
         if (segment + 1 >= track.size() || !track.sameUnit(segment, segment + 1)) {
-            throw new CannotProceedException(
-                    track.name(),
-                    "segment " + here.key() + " is the last of its paragraph",
-                    "join it with the one before it instead");
+            throw new CannotProceedException(track.name(), "problem.last-of-paragraph", here.key());
         }
         List<Integer> starts = new ArrayList<>(file.starts(segment));
         starts.remove(numberInUnit(track, segment) + 1);
@@ -83,8 +80,7 @@ public final class Resegmentation {
                 || offset >= text.length()
                 || text.substring(0, offset).isBlank()
                 || text.substring(offset).isBlank()) {
-            throw new CannotProceedException(
-                    track.name(), "there is no text on one side of the cut", "put the cursor between two words");
+            throw new CannotProceedException(track.name(), "problem.split-without-text");
         }
         int number = numberInUnit(track, segment);
         List<Integer> starts = new ArrayList<>(file.starts(segment));
@@ -101,16 +97,12 @@ public final class Resegmentation {
     private DocumentFile cuttable(TrackSnapshot track) {
         refuseAway(track.track());
         return track.documentFile()
-                .orElseThrow(() -> new CannotProceedException(
-                        track.name(),
-                        "a bilingual file keeps the segments that it came with",
-                        "work around it in the target"));
+                .orElseThrow(() -> new CannotProceedException(track.name(), "problem.segmentation-kept"));
     }
 
     private void refuseAway(Track track) {
         if (lane.trips().isAway(track)) {
-            throw new CannotProceedException(
-                    track.name(), "a copy of it is away, cut as it is now", "cut it when the copy is back");
+            throw new CannotProceedException(track.name(), "problem.copy-away");
         }
     }
 
@@ -135,10 +127,7 @@ public final class Resegmentation {
                         transaction -> {
                             refuseAway(track);
                             if (!track.reading().options().equals(before)) {
-                                throw new CannotProceedException(
-                                        track.name(),
-                                        "its segments were cut otherwise meanwhile",
-                                        "look at them, and try again");
+                                throw new CannotProceedException(track.name(), "problem.resegmented-meanwhile");
                             }
                             TrackSnapshot now = transaction.now(track);
                             List<Value> values = keys.stream()

@@ -1,13 +1,14 @@
 package org.swaplane.lane;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +30,8 @@ import org.swaplane.exchange.RowRemark;
 import org.swaplane.exchange.SentRow;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
+import org.swaplane.report.Report;
+import org.swaplane.report.ReportForm;
 import org.swaplane.reviewcopy.Remark;
 import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.reviewcopy.ReturnedRow;
@@ -105,9 +108,7 @@ public final class ReturnImport {
         }
         if (all.isEmpty()) {
             throw new CannotProceedException(
-                    copy.name(),
-                    "the copy belongs to trip " + returned.trip().orElseThrow() + ", which this lane did not send",
-                    "open the lane that sent it");
+                    copy.name(), "problem.trip-of-other-lane", returned.trip().orElseThrow());
         }
         return all;
     }
@@ -205,14 +206,14 @@ public final class ReturnImport {
                 .ofTrip(trip.code());
         String sha256 = lane.trips().keep(recognised.copy());
         Path report = lane.free("reports", "return-" + trip.code() + ".html");
-        Path draft = report.resolveSibling('.' + report.getFileName().toString() + ".draft");
+        Map<ReportForm, Path> drafts = drafts(report);
         try {
             Taken taken = LaneWriter.await(lane.writer()
                     .submit(
                             transaction -> {
                                 EditOutcome outcome = lane.writer().edit(request, transaction);
                                 Set<Integer> done = withoutConflicts(recognised, rows, outcome.conflicts());
-                                writeReport(recognised, done, draft);
+                                writeReport(recognised, done, drafts);
                                 lane.trips()
                                         .cameBack(
                                                 trip,
@@ -225,10 +226,14 @@ public final class ReturnImport {
                                 return new Taken(outcome.step(), outcome.conflicts(), report);
                             },
                             recognised.track()));
-            Files.move(draft, report);
+            for (Map.Entry<ReportForm, Path> draft : drafts.entrySet()) {
+                Files.move(draft.getValue(), inForm(report, draft.getKey()), StandardCopyOption.REPLACE_EXISTING);
+            }
             return taken;
         } finally {
-            Files.deleteIfExists(draft);
+            for (Path draft : drafts.values()) {
+                Files.deleteIfExists(draft);
+            }
         }
     }
 
@@ -239,9 +244,7 @@ public final class ReturnImport {
             if (rows.contains(change.number())) {
                 Content answer = change.applicable()
                         .orElseThrow(() -> new CannotProceedException(
-                                recognised.copy().name(),
-                                "row " + change.number() + " cannot be taken",
-                                "correct it in the copy"));
+                                recognised.copy().name(), "problem.row-not-accepted", change.number()));
                 State after = change.isOfStateOnly() ? change.state().orElse(state) : state;
                 edits.put(change.index(), new Value(answer, answer.isEmpty() ? State.INITIAL : after));
             }
@@ -259,9 +262,27 @@ public final class ReturnImport {
                 .collect(Collectors.toSet());
     }
 
-    private void writeReport(Recognised recognised, Set<Integer> rows, Path draft) throws IOException {
-        String html = ReturnReport.html(recognised.reading(), rows, about(recognised));
-        NewFile.write(draft, true, out -> out.write(html.getBytes(StandardCharsets.UTF_8)));
+    /** The reports until what they say is written: all of them appear, or none. */
+    private static Map<ReportForm, Path> drafts(Path report) {
+        Map<ReportForm, Path> drafts = new EnumMap<>(ReportForm.class);
+        for (ReportForm form : ReportForm.values()) {
+            Path there = inForm(report, form);
+            drafts.put(form, there.resolveSibling('.' + there.getFileName().toString() + ".draft"));
+        }
+        return drafts;
+    }
+
+    private static Path inForm(Path page, ReportForm form) {
+        String name = page.getFileName().toString();
+        return page.resolveSibling(name.substring(0, name.lastIndexOf('.') + 1) + form.extension());
+    }
+
+    private void writeReport(Recognised recognised, Set<Integer> rows, Map<ReportForm, Path> drafts)
+            throws IOException {
+        Report said = report(recognised).of(recognised.reading(), rows);
+        for (Map.Entry<ReportForm, Path> draft : drafts.entrySet()) {
+            NewFile.write(draft.getValue(), true, out -> draft.getKey().write(said, out));
+        }
     }
 
     /** The reviewer who signed the tracked changes, where there is one; else the person it was sent to. */
@@ -290,13 +311,13 @@ public final class ReturnImport {
                 .toList();
     }
 
-    private Map<String, String> about(Recognised recognised) {
+    private ReturnReport report(Recognised recognised) {
         Trip trip = recognised.trip();
-        return Map.of(
-                "file", recognised.track().name(),
-                "person", trip.person(),
-                "trip", trip.code(),
-                "sentAt", trip.sentAt().truncatedTo(ChronoUnit.SECONDS).toString(),
-                "readAt", lane.clock().instant().truncatedTo(ChronoUnit.SECONDS).toString());
+        return new ReturnReport(
+                recognised.track().name(),
+                trip.person(),
+                trip.code(),
+                trip.sentAt().truncatedTo(ChronoUnit.SECONDS).toString(),
+                lane.clock().instant().truncatedTo(ChronoUnit.SECONDS).toString());
     }
 }

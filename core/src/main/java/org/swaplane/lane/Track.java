@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
+import org.swaplane.wording.Phrase;
 
 /**
  * One client file in one target language: what stays the same whatever is done to it. How it stands is a {@link TrackSnapshot}. Its
@@ -145,8 +146,7 @@ public final class Track {
         } catch (IOException e) {
             CannotProceedException said = new CannotProceedException(
                     new CannotProceedException.Place(name, 0, 0),
-                    "the file that the lane keeps of it cannot be read (" + e.getMessage() + ")",
-                    "check that the lane's folder is there and complete",
+                    Phrase.of("problem.original-unreadable", e.getMessage()),
                     e);
             problem = said.getMessage();
             throw said;

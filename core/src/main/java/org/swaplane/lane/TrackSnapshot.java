@@ -182,8 +182,7 @@ public final class TrackSnapshot {
      */
     public Map<Integer, Value> locks(Collection<Integer> segments, boolean locked) {
         if (!canLock()) {
-            throw new CannotProceedException(
-                    name(), "files of this format cannot say that a segment is locked", "leave it as it is");
+            throw new CannotProceedException(name(), "problem.no-locks");
         }
         Map<Integer, Value> edits = new TreeMap<>();
         for (int segment : segments) {
@@ -200,10 +199,7 @@ public final class TrackSnapshot {
         Lock lock = read.segments().get(index).lock();
         if (!locked && hasFixedLock(index)) {
             throw new CannotProceedException(
-                    name(),
-                    "segment " + segment(index).key() + " is locked by "
-                            + (lock == Lock.RULE ? "a reading rule of the lane" : "the structure of its unit"),
-                    lock == Lock.RULE ? "take the rule out on the board" : "work at it in the tool that it came from");
+                    name(), "problem.locked-otherwise", segment(index).key(), lock.name());
         }
     }
 

@@ -216,7 +216,7 @@ public final class TrackStore {
                         || track.summary().targetLanguage().isEmpty()
                         || track.summary().targetLanguage().equalsIgnoreCase(targetLanguage));
         if (there) {
-            throw new CannotProceedException(name, "this very file is in the lane already", "there is nothing to do");
+            throw new CannotProceedException(name, "problem.file-in-lane");
         }
     }
 

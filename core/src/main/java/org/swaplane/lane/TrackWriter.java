@@ -63,7 +63,7 @@ final class TrackWriter {
 
     private void refuseLocked(EditRequest request, EditRequest.Wanted wanted) {
         if (wanted.base().locked() && !request.concernsLocks()) {
-            throw new CannotProceedException(track.name(), "segment " + wanted.key() + " is locked", "unlock it first");
+            throw new CannotProceedException(track.name(), "problem.segment-locked", wanted.key());
         }
     }
 

@@ -72,8 +72,7 @@ final class SecondReader {
             return Optional.of(
                     failed(written.getFileName().toString(), Phrase.verbatim(String.valueOf(e.getMessage()))));
         } catch (ParserConfigurationException e) {
-            throw new CannotProceedException(
-                    written.toString(), "no XML parser: " + e.getMessage(), "check the installation");
+            throw new CannotProceedException(written.toString(), "problem.no-parser", e.getMessage());
         }
     }
 

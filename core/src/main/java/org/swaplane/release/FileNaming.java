@@ -34,17 +34,14 @@ public record FileNaming(String pattern) {
                         default -> fields.get(matcher.group(1));
                     };
             if (value == null) {
-                throw new CannotProceedException(
-                        pattern,
-                        "the pattern has no field " + matcher.group(),
-                        "use name, ext, source, target, lane or date");
+                throw new CannotProceedException(pattern, "problem.pattern-field", matcher.group());
             }
             matcher.appendReplacement(name, Matcher.quoteReplacement(value));
         }
         matcher.appendTail(name);
         String result = FORBIDDEN.matcher(name.toString()).replaceAll("-").strip();
         if (result.isEmpty() || result.matches("\\.+")) {
-            throw new CannotProceedException(pattern, "the pattern gives no file name", "correct it");
+            throw new CannotProceedException(pattern, "problem.pattern-empty");
         }
         return result;
     }

@@ -5,13 +5,17 @@ import freemarker.template.Configuration;
 import freemarker.template.TemplateException;
 import freemarker.template.TemplateExceptionHandler;
 import java.io.IOException;
-import java.io.StringWriter;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TimeZone;
+import org.swaplane.wording.Wording;
 
-/** Fills a template; everything that is put in is escaped. */
-public final class HtmlReport {
+/** One self-contained page; everything that is put in is escaped. */
+final class HtmlReport {
     private static final Configuration TEMPLATES = configuration();
 
     private HtmlReport() {}
@@ -29,14 +33,21 @@ public final class HtmlReport {
         return configuration;
     }
 
-    /** The report from the template {@code name.ftlh} in this package. */
-    public static String render(String name, Map<String, Object> model) throws IOException {
-        StringWriter out = new StringWriter();
+    static void write(Report report, OutputStream out) throws IOException {
+        Writer writer = new OutputStreamWriter(out, StandardCharsets.UTF_8);
         try {
-            TEMPLATES.getTemplate(name + ".ftlh").process(model, out);
+            TEMPLATES
+                    .getTemplate("report.ftlh")
+                    .process(
+                            Map.of(
+                                    "report",
+                                    report,
+                                    "language",
+                                    Wording.locale().toLanguageTag()),
+                            writer);
         } catch (TemplateException e) {
-            throw new IllegalStateException("the template " + name + " does not fit its data", e);
+            throw new IllegalStateException("the template does not fit a report", e);
         }
-        return out.toString();
+        writer.flush();
     }
 }

@@ -1,4 +1,5 @@
 /**
- * HTML reports from templates. Entry type: {@link org.swaplane.report.HtmlReport}.
+ * Reports for people who have no Swap Lane: what one says ({@link org.swaplane.report.Report}), and the forms in which it leaves
+ * ({@link org.swaplane.report.ReportForm}).
  */
 package org.swaplane.report;

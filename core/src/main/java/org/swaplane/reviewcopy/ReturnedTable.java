@@ -83,10 +83,7 @@ public final class ReturnedTable {
     public ReturnedCopy copyOf(String document) {
         ReturnedCopy copy = copy();
         if (copy.trip().isEmpty()) {
-            throw new CannotProceedException(
-                    document,
-                    "this document is not a review copy that Swap Lane made: it carries no identity",
-                    "choose the copy that was sent out, in whatever state it came back");
+            throw new CannotProceedException(document, "problem.no-identity");
         }
         return copy;
     }

@@ -83,9 +83,6 @@ public final class ReviewCopyFormats {
                 }
             }
         }
-        throw reason != null
-                ? reason
-                : new CannotProceedException(
-                        source.name(), "this is no review copy", "choose the review copy that came back");
+        throw reason != null ? reason : new CannotProceedException(source.name(), "problem.no-review-copy");
     }
 }

@@ -14,9 +14,6 @@ public final class RtfFormat implements ReturnedFormat {
 
     @Override
     public ReturnedCopy read(Source source) {
-        throw new CannotProceedException(
-                source.name(),
-                "this is a document in rich text format (RTF), whose tables cannot be read reliably",
-                "open it in a word processor, save it as DOCX or ODT, and bring that back");
+        throw new CannotProceedException(source.name(), "problem.rtf");
     }
 }

@@ -18,6 +18,7 @@ import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
 import org.swaplane.segmentation.SegmentationRules.LanguageMap;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /** Segmentation rules as SRX files. */
 public final class Srx {
@@ -44,8 +45,7 @@ public final class Srx {
             var at = e.getLocation();
             throw new CannotProceedException(
                     new CannotProceedException.Place(name, at.getLineNumber(), at.getColumnNumber()),
-                    "the file is not well-formed XML",
-                    "correct it there, or choose another SRX file",
+                    Phrase.of("problem.srx-not-well-formed"),
                     e);
         }
     }
@@ -75,7 +75,7 @@ public final class Srx {
             }
         }
         if (!isSrx) {
-            throw new CannotProceedException(name, "this is no SRX file", "choose a file with segmentation rules");
+            throw new CannotProceedException(name, "problem.no-srx");
         }
         return new SegmentationRules(cascade, rules, maps);
     }
@@ -111,8 +111,7 @@ public final class Srx {
             var at = xml.getLocation();
             throw new CannotProceedException(
                     new CannotProceedException.Place(name, at.getLineNumber(), at.getColumnNumber()),
-                    "'" + written + "' is not a regular expression (" + e.getDescription() + ")",
-                    "correct it there",
+                    Phrase.of("problem.no-expression", written, e.getDescription()),
                     e);
         }
     }

@@ -15,6 +15,7 @@ import org.apache.lucene.analysis.hunspell.Hunspell;
 import org.apache.lucene.analysis.hunspell.TimeoutPolicy;
 import org.apache.lucene.store.ByteBuffersDirectory;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /** A Hunspell dictionary. Thread-safe. */
 public final class Dictionary {
@@ -83,10 +84,7 @@ public final class Dictionary {
         Path affixes = words.resolveSibling(name.replaceFirst("\\.[^.]*$", "") + ".aff");
         for (Path each : List.of(words, affixes)) {
             if (!Files.isRegularFile(each)) {
-                throw new CannotProceedException(
-                        each.toString(),
-                        "this file of the dictionary is not there",
-                        "a Hunspell dictionary is two files, .dic and .aff; choose the .dic beside its .aff");
+                throw new CannotProceedException(each.toString(), "problem.dictionary-file");
             }
         }
         try (InputStream affixStream = Files.newInputStream(affixes);
@@ -95,8 +93,7 @@ public final class Dictionary {
         } catch (IOException | ParseException | RuntimeException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(words.toString(), 0, 0),
-                    "this is no Hunspell dictionary (" + e.getMessage() + ")",
-                    "get it again, or choose another one",
+                    Phrase.of("problem.dictionary-broken", e.getMessage()),
                     e);
         }
     }

@@ -1,7 +1,11 @@
 package org.swaplane.task;
 
+import org.swaplane.wording.Phrase;
+
 /** Going on is impossible. The message is one line for people: where, what, and what to do. */
 public class CannotProceedException extends RuntimeException {
+    private final transient Phrase problem;
+
     /**
      * Where it happened.
      *
@@ -16,11 +20,18 @@ public class CannotProceedException extends RuntimeException {
         }
     }
 
-    public CannotProceedException(Place place, String what, String remedy, Throwable cause) {
-        super(place + ": " + what + "; " + remedy, cause);
+    /** @param problem what happened and what to do */
+    public CannotProceedException(Place place, Phrase problem, Throwable cause) {
+        super(place.file().isEmpty() ? problem.text() : place + ": " + problem.text(), cause);
+        this.problem = problem;
     }
 
-    public CannotProceedException(String file, String what, String remedy) {
-        this(new Place(file, 0, 0), what, remedy, null);
+    /** @param key of the sentence that says what happened and what to do */
+    public CannotProceedException(String file, String key, Object... arguments) {
+        this(new Place(file, 0, 0), Phrase.of(key, arguments), null);
+    }
+
+    public Phrase problem() {
+        return problem;
     }
 }

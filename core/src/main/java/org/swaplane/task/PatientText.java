@@ -20,10 +20,7 @@ public final class PatientText implements CharSequence {
     public char charAt(int index) {
         if (--looksLeft < 0) {
             String shown = text.substring(0, Math.min(text.length(), 60));
-            throw new CannotProceedException(
-                    "the text '" + shown + "'",
-                    expression + " takes too long on it",
-                    "write the pattern without repetitions inside repetitions");
+            throw new CannotProceedException("the text '" + shown + "'", "problem.pattern-slow", expression);
         }
         return text.charAt(index);
     }

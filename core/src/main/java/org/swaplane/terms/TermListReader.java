@@ -67,10 +67,7 @@ public final class TermListReader {
             list = new TermList(source.name(), TermTable.entries(TermTable.rows(source.name(), text)));
         }
         if (list.entries().isEmpty()) {
-            throw new CannotProceedException(
-                    source.name(),
-                    "there is no term in it",
-                    "give a TBX file, or a table whose first row names its languages, such as en and de");
+            throw new CannotProceedException(source.name(), "problem.no-terms");
         }
         return list;
     }

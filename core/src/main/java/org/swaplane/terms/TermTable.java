@@ -11,6 +11,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.swaplane.document.LanguageCode;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /**
  * Terms in rows. Where the first row names languages each such column holds the terms in one of them; else the first two columns are
@@ -47,8 +48,7 @@ final class TermTable {
         } catch (IOException | UncheckedIOException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(name, rows.size() + 1, 0),
-                    "the table is broken (" + e.getMessage() + ")",
-                    "correct the quotation marks there",
+                    Phrase.of("problem.table-broken", e.getMessage()),
                     e);
         }
     }

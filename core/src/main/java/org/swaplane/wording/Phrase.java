@@ -3,7 +3,9 @@ package org.swaplane.wording;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 
 /**
  * A sentence before it is put into words: its key and its arguments. This is what is compared and stored, so that a change of words
@@ -19,8 +21,13 @@ public record Phrase(String key, List<Object> arguments) {
         arguments = List.copyOf(arguments);
     }
 
+    /** The phrase; what is not known of an argument, such as the message of somebody's exception, is empty. */
     public static Phrase of(String key, Object... arguments) {
-        return new Phrase(key, List.of(arguments));
+        return new Phrase(
+                key,
+                Arrays.stream(arguments)
+                        .map(each -> Objects.requireNonNullElse(each, ""))
+                        .toList());
     }
 
     /** What somebody wrote, to be shown as it is. */

@@ -31,6 +31,11 @@ public final class Wording {
         language = language(locale);
     }
 
+    /** The language of the sentences. */
+    public static Locale locale() {
+        return language.locale();
+    }
+
     /** The sentence for {@code key}; a key that is missing shows as {@code <key>}. */
     public static String text(String key, Object... arguments) {
         Language now = language;

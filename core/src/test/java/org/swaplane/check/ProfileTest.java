@@ -80,11 +80,11 @@ class ProfileTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
             {"off": ["nums"]}                         | p.json: there is no check called nums
-            {"of": []}                                | Unrecognized field "of"; correct
-            {"patterns": [{"name":"a","source":"("}]} | the pattern 'a' is broken: Unclosed group
+            {"of": []}                                | Unrecognized field "of". Correct
+            {"patterns": [{"name":"a","source":"("}]} | the pattern "a" cannot be used: Unclosed group
             nonsense                                  | p.json:1:
-            {"terms": ["gone.csv"]}                   | this term list is not there
-            {"dictionaries": {"de": "gone.dic"}}      | this file of the dictionary is not there
+            {"terms": ["gone.csv"]}                   | the term list does not exist
+            {"dictionaries": {"de": "gone.dic"}}      | this file of the dictionary does not exist
             """)
     void aBrokenProfileSaysWhere(String json, String message) {
         assertThatThrownBy(() -> checks(json))

@@ -17,6 +17,6 @@ class LanguageCodeTest {
     @ParameterizedTest
     @ValueSource(strings = {"de_DE", "german", "xq", "d", "de--DE", "e n"})
     void othersAreSaidToBeNone(String code) {
-        assertThat(LanguageCode.fault(code)).contains("'" + code + "'");
+        assertThat(LanguageCode.fault(code)).contains("\"" + code + "\"");
     }
 }

@@ -36,7 +36,7 @@ class SafeZipTest {
 
         assertThatThrownBy(() -> SafeZip.read(Source.of("a.docx", file), Set.of("part99999.xml")))
                 .isInstanceOf(CannotProceedException.class)
-                .hasMessageStartingWith("a.docx: the archive has more than 10000 entries");
+                .hasMessageStartingWith("a.docx: the archive has more than 10,000 entries");
     }
 
     @Test
@@ -55,7 +55,7 @@ class SafeZipTest {
 
         assertThatThrownBy(() -> SafeZip.read(Source.of("a.docx", file), Set.of("part0.xml")))
                 .isInstanceOf(CannotProceedException.class)
-                .hasMessage("a.docx: the archive is encrypted; ask the sender for it without a password");
+                .hasMessage("a.docx: the archive is encrypted. Ask the sender for it without a password.");
     }
 
     @Test

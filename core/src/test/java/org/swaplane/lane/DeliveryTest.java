@@ -96,7 +96,7 @@ class DeliveryTest {
 
         assertThatThrownBy(() -> delivery.release(track.now(), gate, " ", Progress.NONE))
                 .isInstanceOf(CannotProceedException.class)
-                .hasMessageContaining("the gate is open");
+                .hasMessageContaining("release conditions are not met");
         assertThat(folder.resolve("out")).isEmptyDirectory();
     }
 

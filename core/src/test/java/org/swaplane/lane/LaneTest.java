@@ -157,7 +157,7 @@ class LaneTest {
     @Test
     void theSameFileTwiceIsRefused() {
         assertThatThrownBy(() -> lane.trackStore().takeIn(Source.of("copy.xlf", DemoLane.file()), Progress.NONE))
-                .hasMessageContaining("in the lane already");
+                .hasMessageContaining("already in the lane");
     }
 
     @Test

@@ -93,7 +93,7 @@ class SegmentOperationsTest {
         assertThat(written()).contains("<trans-unit id=\"1\" translate=\"no\">");
         assertThatThrownBy(() -> new Work(lane, track()).type("Mara", 0, new Value(Content.of("x"), State.TRANSLATED)))
                 .isInstanceOf(CannotProceedException.class)
-                .hasMessageContaining("unlock it first");
+                .hasMessageContaining("Unlock it first");
         new Work(lane, track()).undo();
         new Work(lane, track()).type("Mara", 0, new Value(Content.of("x"), State.TRANSLATED));
         assertThat(track().now().target(0)).isEqualTo(Content.of("x"));

@@ -226,7 +226,7 @@ class TripTest {
 
         assertThat(problems(back)).containsExactly(Kind.LOCKED_CHANGED);
         assertThatThrownBy(() -> new ReturnImport(lane).take(back, Set.of(28)))
-                .hasMessageContaining("row 28 cannot be taken");
+                .hasMessageContaining("row 28 cannot be accepted");
         assertThat(track.now().edits()).isEmpty();
     }
 

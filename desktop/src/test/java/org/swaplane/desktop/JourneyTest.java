@@ -247,7 +247,7 @@ class JourneyTest extends LaneWindow {
 
             assertThat(lookup("#intake-problems").queryAs(Label.class).getText())
                     .startsWith("broken" + i + ".xlf")
-                    .contains("; ")
+                    .contains(". ")
                     .doesNotContain("\n");
             assertThat(lookup("#accept-intake").queryAs(Button.class).isDisabled())
                     .isTrue();

@@ -20,7 +20,7 @@ import org.swaplane.format.TextDocument;
 import org.swaplane.format.table.PairColumns;
 import org.swaplane.placeholder.PlaceholderTags;
 import org.swaplane.task.Progress;
-import org.swaplane.wording.Wording;
+import org.swaplane.wording.Phrase;
 
 /** A table in one language; the first row may name the columns. If it names a source and a target, the table is bilingual. */
 public final class DelimitedFormat implements BilingualFormat {
@@ -68,7 +68,7 @@ public final class DelimitedFormat implements BilingualFormat {
             if (row == 1 && areNames(values)) {
                 names = values;
                 PairColumns.doubtful(values)
-                        .ifPresent(column -> document.problem(1, 1, Wording.text("format.pairs-unsure", column)));
+                        .ifPresent(column -> document.problem(1, 1, Phrase.of("format.pairs-unsure", column)));
             } else {
                 addRow(document, row, cellsOfRow, names, selection, placeholders, separator);
             }

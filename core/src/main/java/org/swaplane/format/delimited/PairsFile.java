@@ -23,6 +23,7 @@ import org.swaplane.format.SplicedCopy;
 import org.swaplane.format.StatelessFile;
 import org.swaplane.format.table.PairColumns;
 import org.swaplane.task.Progress;
+import org.swaplane.wording.Phrase;
 
 /** A table of source and target side by side, in tag notation; only the cells of targets change. */
 final class PairsFile implements StatelessFile {
@@ -47,7 +48,7 @@ final class PairsFile implements StatelessFile {
             List<Cells.Cell> cellsOfRow = cells.row();
             if (cellsOfRow.size() <= Math.max(columns.source(), columns.target())) {
                 if (cellsOfRow.size() > 1 || !cellsOfRow.get(0).value().isBlank()) {
-                    problems.add(new Problem(row, 1, "the row has no target column and is left out"));
+                    problems.add(new Problem(row, 1, Phrase.of("file.no-target-column")));
                 }
                 continue;
             }

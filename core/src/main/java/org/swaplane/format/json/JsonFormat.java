@@ -23,6 +23,7 @@ import org.swaplane.format.TextDocument;
 import org.swaplane.placeholder.PlaceholderTags;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
+import org.swaplane.wording.Phrase;
 
 /** JSON (RFC 8259). */
 public final class JsonFormat implements BilingualFormat {
@@ -112,8 +113,7 @@ public final class JsonFormat implements BilingualFormat {
                 new CannotProceedException.Place(
                         source.name(), at == null ? 0 : at.getLineNr(), at == null ? 0 : at.getColumnNr()),
                 // Limits are told with the name of the parser's setting in brackets.
-                "the file is not JSON: " + e.getOriginalMessage().replaceFirst(", from `[^`]*`\\)", ")"),
-                "correct it there, or ask the sender for the file again",
+                Phrase.of("problem.no-json", e.getOriginalMessage().replaceFirst(", from `[^`]*`\\)", ")")),
                 e);
     }
 }

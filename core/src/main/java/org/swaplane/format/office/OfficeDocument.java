@@ -94,8 +94,7 @@ final class OfficeDocument implements DocumentFile {
             }
         }
         if (format.isEmpty()) {
-            throw new CannotProceedException(
-                    source.name(), "there is no document in this package", "ask the sender for the file again");
+            throw new CannotProceedException(source.name(), "problem.no-document");
         }
         Part whole = new Part(source.name(), options.sourceLanguage(), options.targetLanguage(), List.of());
         BilingualDocument document =

@@ -51,10 +51,7 @@ public final class OfficeFormat implements BilingualFormat {
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
         if (!Head.of(source).isZip()) {
-            throw new CannotProceedException(
-                    source.name(),
-                    "this is no office document of today's kind: it is encrypted, or of the old binary kind",
-                    "save it without a password as DOCX, XLSX or PPTX");
+            throw new CannotProceedException(source.name(), "problem.office-unreadable");
         }
         Optional<WorkbookPairs> pairs =
                 WORKBOOKS.contains(Head.of(source).extension()) ? pairs(source, options) : Optional.empty();

@@ -13,6 +13,7 @@ import org.swaplane.format.Selection;
 import org.swaplane.format.Source;
 import org.swaplane.format.TextDocument;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /** Reads the parts of one package. */
 final class PackageReader {
@@ -52,8 +53,7 @@ final class PackageReader {
 
     private void addPlain(PlainTexts plain, TextDocument.Builder builder, String part, String shortName) {
         Set<String> kept = plain == PlainTexts.SHEET_NAMES ? workbook.namedInFormulas() : Set.of();
-        kept.forEach(sheet ->
-                builder.problem(0, 0, "formulas use the name of the sheet '" + sheet + "', so it stays as it is"));
+        kept.forEach(sheet -> builder.problem(0, 0, Phrase.of("file.sheet-name-kept", sheet)));
         plain.addTo(builder, part, shortName, kept);
     }
 
@@ -64,7 +64,7 @@ final class PackageReader {
                             part, kind.vocabulary().orElseThrow(), options, builder, shortName, cells(name, kind))
                     .read();
             if (revised) {
-                builder.problem(0, 0, name + " has tracked changes; they are read as accepted");
+                builder.problem(0, 0, Phrase.of("file.tracked-changes", name));
             }
         } catch (XMLStreamException e) {
             throw broken(name, e);
@@ -89,9 +89,9 @@ final class PackageReader {
                         source.name() + '!' + name,
                         at == null ? 0 : at.getLineNumber(),
                         at == null ? 0 : at.getColumnNumber()),
-                "the document is broken inside ("
-                        + String.valueOf(e.getMessage()).lines().findFirst().orElse("") + ")",
-                "open it in its program, save it again, and try once more",
+                Phrase.of(
+                        "problem.document-broken",
+                        String.valueOf(e.getMessage()).lines().findFirst().orElse("")),
                 e);
     }
 }

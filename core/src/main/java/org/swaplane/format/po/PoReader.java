@@ -21,6 +21,7 @@ import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
 import org.swaplane.placeholder.PlaceholderTags;
 import org.swaplane.task.Progress;
+import org.swaplane.wording.Phrase;
 
 /** One pass over the entries of a catalogue. */
 final class PoReader {
@@ -146,7 +147,7 @@ final class PoReader {
         String unit = entry.context.isEmpty() ? entry.source : entry.context + '|' + entry.source;
         int before = keys.merge(unit, 1, Integer::sum);
         if (before > 1) {
-            problems.add(new Problem(0, 0, "the message '" + unit + "' occurs " + before + " times"));
+            problems.add(new Problem(0, 0, Phrase.of("file.message-repeated", unit, before)));
         }
         String unique = before > 1 ? unit + '~' + before : unit;
         SegmentMetadata about = SegmentMetadata.ofNotes(entry.notes);

@@ -25,6 +25,7 @@ import org.swaplane.document.Segment;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /**
  * Source and target side by side in a text file, a row for each pair, in tag notation: comma, semicolon or tab between the columns,
@@ -60,14 +61,11 @@ public final class DelimitedText {
             }
         } catch (UncheckedIOException e) {
             throw new CannotProceedException(
-                    source.name(),
-                    "the table is broken: " + e.getCause().getMessage(),
-                    "correct the quotes there, or save the table again");
+                    source.name(), "problem.table-broken", e.getCause().getMessage());
         }
         PairColumns known = columns == null ? PairColumns.UNNAMED : columns;
         if (segments.isEmpty()) {
-            throw new CannotProceedException(
-                    source.name(), "there is no row with a source and a target", "put them into the first two columns");
+            throw new CannotProceedException(source.name(), "problem.table-without-pairs");
         }
         String from = sourceLanguage.isEmpty() ? known.sourceLanguage() : sourceLanguage;
         String to = targetLanguage.isEmpty() ? known.targetLanguage() : targetLanguage;
@@ -102,7 +100,7 @@ public final class DelimitedText {
         if (row.size() <= Math.max(columns.source(), columns.target())) {
             boolean blank = row.size() == 1 && row.get(0).isBlank();
             if (!blank) {
-                problems.add(new Problem((int) line, 1, "the row has no target column and is left out"));
+                problems.add(new Problem((int) line, 1, Phrase.of("file.no-target-column")));
             }
             return;
         }

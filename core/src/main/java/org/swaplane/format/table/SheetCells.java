@@ -113,10 +113,7 @@ final class SheetCells {
 
     private static void refuseFormula(String cell, int row, int column) {
         if (cell.contains("<f>") || cell.contains("<f ")) {
-            throw new CannotProceedException(
-                    name(row, column),
-                    "the target is a formula",
-                    "change what it refers to, or put a text in its place");
+            throw new CannotProceedException(name(row, column), "problem.target-is-formula");
         }
     }
 

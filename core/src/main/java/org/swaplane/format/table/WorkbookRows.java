@@ -25,6 +25,7 @@ import org.apache.poi.xssf.usermodel.XSSFComment;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 import org.xml.sax.Attributes;
 import org.xml.sax.ContentHandler;
 import org.xml.sax.InputSource;
@@ -186,8 +187,7 @@ public record WorkbookRows(String name, String part, List<Line> rows) {
                 | IndexOutOfBoundsException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(source.name(), 0, 0),
-                    "the workbook cannot be read (" + e.getMessage() + ")",
-                    "save it again as XLSX, or give a CSV file",
+                    Phrase.of("problem.workbook-unreadable", e.getMessage()),
                     e);
         }
     }
@@ -197,18 +197,10 @@ public record WorkbookRows(String name, String part, List<Line> rows) {
         String message = String.valueOf(e.getMessage());
         CannotProceedException.Place place = new CannotProceedException.Place(source.name(), 0, 0);
         if (message.contains("Zip bomb") || message.contains("exceed")) {
-            return Optional.of(new CannotProceedException(
-                    place,
-                    "a part of the workbook unpacks to far more than a workbook holds",
-                    "do not open it; ask the sender what it is",
-                    e));
+            return Optional.of(new CannotProceedException(place, Phrase.of("problem.workbook-bomb"), e));
         }
         if (message.contains("not a") || message.contains("namespace")) {
-            return Optional.of(new CannotProceedException(
-                    place,
-                    "the workbook is written in a dialect that cannot be read here",
-                    "save it again as an ordinary XLSX workbook",
-                    e));
+            return Optional.of(new CannotProceedException(place, Phrase.of("problem.workbook-dialect"), e));
         }
         return Optional.empty();
     }

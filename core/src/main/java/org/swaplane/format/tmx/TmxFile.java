@@ -44,10 +44,7 @@ final class TmxFile extends SplicedXmlFile implements StatelessFile {
     private Splice newVariant(Segment segment, TargetSlot place, Content target) {
         String language = document.parts().get(segment.part()).targetLanguage();
         if (language.isEmpty()) {
-            throw new CannotProceedException(
-                    text.source().name(),
-                    "it is not known in which language the target of unit " + segment.unit() + " is",
-                    "say the target language when the file is taken in");
+            throw new CannotProceedException(text.source().name(), "problem.no-target-language", segment.unit());
         }
         String content = XmlContent.written(target, place.lineEnd());
         return new Splice(

@@ -114,7 +114,7 @@ final class TmxReader extends XmlPass {
                 ? variants.stream().findFirst()
                 : variants.stream().filter(each -> each.isIn(language)).findFirst();
         if (source.isEmpty()) {
-            problem("unit " + id + " has no variant in " + language + " and is left out");
+            problem("file.no-variant", id, language);
             return;
         }
         add(id, source.get(), variants, notes);
@@ -126,7 +126,7 @@ final class TmxReader extends XmlPass {
         String written = xml.getAttributeValue(XMLConstants.XML_NS_URI, "lang");
         String language = (written == null ? attribute("lang") : written).intern();
         if (language.isEmpty()) {
-            problem("a variant of unit " + unit + " does not name its language");
+            problem("file.variant-language", unit);
         } else if (languages.add(language)) {
             checkLanguage(language);
         }
@@ -150,7 +150,7 @@ final class TmxReader extends XmlPass {
         if (draft.hasTarget()) {
             variants.add(new Variant(language, draft.target(), draft.slot(), end()));
         } else {
-            problem("the variant " + language + " of unit " + unit + " has no seg and is left out");
+            problem("file.no-seg", language, unit);
         }
     }
 
@@ -187,8 +187,7 @@ final class TmxReader extends XmlPass {
         String path = unit + '/' + parts.get(part).targetLanguage();
         int before = keys.merge(path, 1, Integer::sum);
         if (before > 1) {
-            problem("unit " + unit + " has more than one variant in "
-                    + parts.get(part).targetLanguage() + ", or its id occurs again");
+            problem("file.variant-repeated", unit, parts.get(part).targetLanguage());
         }
         State state = target.isEmpty() ? State.INITIAL : State.TRANSLATED;
         segments.add(new Segment(

@@ -36,6 +36,7 @@ import org.swaplane.format.TargetDraft;
 import org.swaplane.format.TargetSlot;
 import org.swaplane.format.XmlPass;
 import org.swaplane.task.Progress;
+import org.swaplane.wording.Phrase;
 
 /** One pass over an XLIFF 1.2 file: its segments, and the slot of each target. */
 final class Xliff12Reader extends XmlPass {
@@ -61,7 +62,7 @@ final class Xliff12Reader extends XmlPass {
     BilingualFile read() throws IOException {
         run();
         if (parts.isEmpty()) {
-            problems.add(new Problem(1, 1, "there is no file element in it"));
+            problems.add(new Problem(1, 1, Phrase.of("file.no-file")));
         }
         BilingualDocument document =
                 new BilingualDocument(Xliff12Format.ID, text.encoding().label(), parts, segments, problems, foreign());
@@ -109,7 +110,7 @@ final class Xliff12Reader extends XmlPass {
         if (target.isEmpty()) {
             withoutLanguage.add(tagHere());
             if (options.targetLanguage().isEmpty()) {
-                problem("the file element does not name its target language");
+                problem("file.no-target-language");
             }
         }
     }
@@ -145,7 +146,7 @@ final class Xliff12Reader extends XmlPass {
                 limits());
         groups.forEach(group -> unit.notes.addAll(group.notes()));
         if (parts.isEmpty()) {
-            problem("unit " + unit.id + " stands outside a file element");
+            problem("file.unit-outside", unit.id);
             parts.add(new Part("", "", "", List.of()));
         }
         while (!endsOurs("trans-unit", xml.next())) {
@@ -225,16 +226,16 @@ final class Xliff12Reader extends XmlPass {
 
     private void readTarget(UnitDraft unit) throws XMLStreamException {
         if (unit.draft.hasTarget()) {
-            problem("unit " + unit.id + " has two targets; the first one is used");
+            problem("file.two-targets", unit.id);
             xml.skipElement();
             return;
         }
         if (!unit.draft.hasSource()) {
-            problem("unit " + unit.id + " has its target before its source");
+            problem("file.target-first", unit.id);
         }
         unit.nativeState = attribute("state").intern();
         if (!States12.isKnown(unit.nativeState)) {
-            problem("unit " + unit.id + " has the unknown state '" + unit.nativeState + "', taken for translated");
+            problem("file.state-taken-translated", unit.id, unit.nativeState);
         }
         if (unit.subSegments.isEmpty()) {
             InlineReader inline = inline();
@@ -272,7 +273,7 @@ final class Xliff12Reader extends XmlPass {
                 && !recent.text(contentStart, Math.max(contentStart, start())).isBlank();
         unit.draft.target(Content.EMPTY, start, contentStart, start(), end());
         if (unsegmented) {
-            problem("unit " + unit.id + " has a segmented source and a target that is not; it is locked");
+            problem("file.target-not-segmented", unit.id);
             unit.lock = Lock.STRUCTURE;
         }
     }
@@ -304,18 +305,18 @@ final class Xliff12Reader extends XmlPass {
 
     private void finish(UnitDraft unit) {
         if (!unit.draft.hasSource()) {
-            problem("unit " + unit.id + " has no source and is left out");
+            problem("file.no-source", unit.id);
             return;
         }
         String path = path() + unit.id;
         int before = keys.merge(path, 1, Integer::sum);
         if (before > 1) {
-            problem("the unit id '" + unit.id + "' occurs " + before + " times");
+            problem("file.unit-repeated", unit.id, before);
         }
         String key = before > 1 ? path + '~' + before : path;
         Tag unpaired = unpaired(unit.draft.source());
         if (unpaired != null) {
-            problem("unit " + unit.id + " has the code " + unpaired.code() + " without its other half");
+            problem("file.code-unpaired", unit.id, unpaired.code());
         }
         if (unit.subSegments.isEmpty()) {
             add(unit, key, unit.draft.source(), unit.draft.target(), proposals(unit, "", true));
@@ -367,7 +368,7 @@ final class Xliff12Reader extends XmlPass {
         }
         long known = targets.stream().filter(Optional::isPresent).count();
         if (known < unit.subTargets.size()) {
-            problem("unit " + unit.id + " has segments in its target that its source does not have");
+            problem("file.target-segments", unit.id);
         }
     }
 

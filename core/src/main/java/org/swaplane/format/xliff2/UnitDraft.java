@@ -16,6 +16,7 @@ import org.swaplane.document.Note;
 import org.swaplane.document.Proposal;
 import org.swaplane.document.TargetRule;
 import org.swaplane.format.TagPlace;
+import org.swaplane.wording.Phrase;
 
 /** What is known of a unit while it is being read. */
 final class UnitDraft {
@@ -77,18 +78,18 @@ final class UnitDraft {
     }
 
     /** What is wrong with the unit as a whole. */
-    List<String> problems() {
+    List<Phrase> problems() {
         if (halves.isEmpty() && places.isEmpty()) {
             return List.of();
         }
-        List<String> problems = new ArrayList<>(0);
+        List<Phrase> problems = new ArrayList<>(0);
         if (!halves.isEmpty()) {
             String code = halves.iterator().next().substring("sc:".length());
-            problems.add("unit " + id + " has the spanning code " + code + " without its other half");
+            problems.add(Phrase.of("file.spanning-unpaired", id, code));
         }
         boolean twice = places.size() > 1 && new HashSet<>(places).size() < places.size();
         if (twice || places.stream().anyMatch(each -> each > pieces)) {
-            problems.add("unit " + id + " asks for an order of its targets that cannot be: " + places);
+            problems.add(Phrase.of("file.target-order", id, places.toString()));
         }
         return problems;
     }

@@ -31,6 +31,7 @@ import org.swaplane.format.TargetDraft;
 import org.swaplane.format.TargetSlot;
 import org.swaplane.format.XmlPass;
 import org.swaplane.task.Progress;
+import org.swaplane.wording.Phrase;
 
 /** One pass over an XLIFF 2 file: its segments, and the slot of each target. */
 final class Xliff2Reader extends XmlPass {
@@ -54,7 +55,7 @@ final class Xliff2Reader extends XmlPass {
     BilingualFile read() throws IOException {
         run();
         if (parts.isEmpty()) {
-            problems.add(new Problem(1, 1, "there is no file element in it"));
+            problems.add(new Problem(1, 1, Phrase.of("file.no-file")));
         }
         BilingualDocument document = new BilingualDocument(
                 "xliff-" + version, text.encoding().label(), parts, segments, problems, foreign());
@@ -102,7 +103,7 @@ final class Xliff2Reader extends XmlPass {
         if (attribute("trgLang").isEmpty()) {
             withoutLanguage = Optional.of(tagHere());
             if (targetLanguage.isEmpty()) {
-                problem("the file does not name its target language");
+                problem("file.no-target-language-2");
             }
         }
     }
@@ -146,11 +147,11 @@ final class Xliff2Reader extends XmlPass {
         UnitDraft unit = new UnitDraft(
                 attribute("id"), tagHere(), scope().inner(xml, targetLanguage), sizes.limits(xml, this::problem));
         if (parts.isEmpty()) {
-            problem("unit " + unit.id + " stands outside a file element");
+            problem("file.unit-outside", unit.id);
             parts.add(new Part("", sourceLanguage, targetLanguage, List.of()));
         }
         if (!unitIds.add(unit.id)) {
-            problem("the unit id '" + unit.id + "' occurs again in its file");
+            problem("file.unit-again", unit.id);
         }
         int first = segments.size();
         while (!endsOurs("unit", xml.next())) {
@@ -159,7 +160,7 @@ final class Xliff2Reader extends XmlPass {
             }
         }
         if (segments.size() == first) {
-            problem("unit " + unit.id + " has no segment");
+            problem("file.no-segment", unit.id);
         }
         unit.problems().forEach(this::problem);
     }
@@ -208,13 +209,13 @@ final class Xliff2Reader extends XmlPass {
 
     private void finish(UnitDraft unit, String id, String state, TargetDraft draft) {
         if (!draft.hasSource()) {
-            problem("segment " + id + " of unit " + unit.id + " has no source and is left out");
+            problem("file.segment-no-source", id, unit.id);
             return;
         }
         String path = scope().path() + unit.id + '/' + id;
         int before = keys.merge(path, 1, Integer::sum);
         if (before > 1) {
-            problem("the segment id '" + id + "' of unit '" + unit.id + "' occurs " + before + " times");
+            problem("file.segment-repeated", id, unit.id, before);
         }
         unit.pairUp(draft.source());
         List<Proposal> proposals = unit.proposalsFor(id, draft.source());
@@ -243,7 +244,7 @@ final class Xliff2Reader extends XmlPass {
     /** Without a target nothing is translated, whatever the attribute says. */
     private State state(UnitDraft unit, String written, boolean hasTarget) {
         if (!States2.isKnown(written)) {
-            problem("unit " + unit.id + " has the unknown state '" + written + "', taken for initial");
+            problem("file.state-taken-initial", unit.id, written);
         }
         return hasTarget ? States2.read(written) : State.INITIAL;
     }

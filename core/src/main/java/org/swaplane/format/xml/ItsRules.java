@@ -12,6 +12,7 @@ import javax.xml.xpath.XPathConstants;
 import javax.xml.xpath.XPathExpressionException;
 import javax.xml.xpath.XPathFactory;
 import org.swaplane.format.Selection;
+import org.swaplane.wording.Phrase;
 import org.w3c.dom.Attr;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
@@ -30,7 +31,7 @@ final class ItsRules {
     private final Map<Node, Boolean> translate = new HashMap<>();
     private final Map<Node, String> withinText = new HashMap<>();
     private final Map<Node, String> notes = new HashMap<>();
-    private final List<String> faults = new ArrayList<>();
+    private final List<Phrase> faults = new ArrayList<>();
 
     /** No rules yet, for {@code tree}. */
     ItsRules(PlacedTree tree, Selection selection) {
@@ -42,7 +43,7 @@ final class ItsRules {
     void addAll(PlacedTree holder) {
         NodeList sets = holder.document().getElementsByTagNameNS(NAMESPACE, "rules");
         if (sets.getLength() == 0 && holder.document() != document) {
-            faults.add("there is no its:rules element in the rules that were given");
+            faults.add(Phrase.of("file.its-no-rules"));
         }
         for (int i = 0; i < sets.getLength(); i++) {
             for (Node rule = sets.item(i).getFirstChild(); rule != null; rule = rule.getNextSibling()) {
@@ -54,7 +55,7 @@ final class ItsRules {
     }
 
     /** What is wrong with the rules themselves. */
-    List<String> faults() {
+    List<Phrase> faults() {
         return faults;
     }
 
@@ -85,8 +86,7 @@ final class ItsRules {
                 nodes.add(found.item(i));
             }
         } catch (XPathExpressionException e) {
-            faults.add("the selector '" + rule.getAttribute("selector")
-                    + "' of a rule cannot be read; the rule is left out");
+            faults.add(Phrase.of("file.its-selector", rule.getAttribute("selector")));
         }
         return nodes;
     }

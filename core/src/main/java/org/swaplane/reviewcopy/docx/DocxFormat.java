@@ -20,6 +20,7 @@ import org.swaplane.reviewcopy.ReturnedTable;
 import org.swaplane.reviewcopy.ReviewCopy;
 import org.swaplane.reviewcopy.ReviewCopyFormat;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /** Review copies as word processor documents (ECMA-376, WordprocessingML). */
 public final class DocxFormat implements ReviewCopyFormat {
@@ -84,10 +85,7 @@ public final class DocxFormat implements ReviewCopyFormat {
         Map<String, byte[]> parts =
                 SafeZip.read(source, name -> name.equals(main) || PARTS.contains(name) || name.matches(TEXTS));
         if (!parts.containsKey(main) || !isDocument(parts.get(main))) {
-            throw new CannotProceedException(
-                    source.name(),
-                    "this is no word processor document (DOCX)",
-                    "choose the review copy that came back");
+            throw new CannotProceedException(source.name(), "problem.no-docx");
         }
         try {
             ReturnedTable table = new ReturnedTable();
@@ -108,9 +106,9 @@ public final class DocxFormat implements ReviewCopyFormat {
         } catch (XMLStreamException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(source.name(), 0, 0),
-                    "the document is broken inside ("
-                            + e.getMessage().lines().findFirst().orElse("") + ")",
-                    "open it in the word processor, save it again, and try once more",
+                    Phrase.of(
+                            "problem.document-broken",
+                            e.getMessage().lines().findFirst().orElse("")),
                     e);
         }
     }

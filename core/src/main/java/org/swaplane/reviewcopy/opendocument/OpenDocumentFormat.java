@@ -17,6 +17,7 @@ import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.reviewcopy.ReturnedFormat;
 import org.swaplane.reviewcopy.ReturnedTable;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /** Copies that a person's program saved as OpenDocument text or spreadsheet (ISO/IEC 26300). */
 public final class OpenDocumentFormat implements ReturnedFormat {
@@ -33,8 +34,7 @@ public final class OpenDocumentFormat implements ReturnedFormat {
     public ReturnedCopy read(Source source) throws IOException {
         Map<String, byte[]> parts = SafeZip.read(source, Set.of(CONTENT, META, STYLES));
         if (!parts.containsKey(CONTENT)) {
-            throw new CannotProceedException(
-                    source.name(), "this is no OpenDocument file", "choose the review copy that came back");
+            throw new CannotProceedException(source.name(), "problem.no-odt");
         }
         try {
             ReturnedTable table = new ReturnedTable();
@@ -46,9 +46,9 @@ public final class OpenDocumentFormat implements ReturnedFormat {
         } catch (XMLStreamException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(source.name(), 0, 0),
-                    "the document is broken inside ("
-                            + e.getMessage().lines().findFirst().orElse("") + ")",
-                    "open it in the program that saved it, save it again, and try once more",
+                    Phrase.of(
+                            "problem.document-broken",
+                            e.getMessage().lines().findFirst().orElse("")),
                     e);
         }
     }

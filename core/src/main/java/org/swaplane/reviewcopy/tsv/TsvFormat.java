@@ -30,6 +30,7 @@ import org.swaplane.reviewcopy.ReviewCopyFormat;
 import org.swaplane.reviewcopy.ReviewRow;
 import org.swaplane.reviewcopy.RowCode;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /** Review copies as tab-separated text in UTF-8; they are read again however a spreadsheet program separates the cells. */
 public final class TsvFormat implements ReviewCopyFormat {
@@ -125,10 +126,7 @@ public final class TsvFormat implements ReviewCopyFormat {
             }
         } catch (UncheckedIOException | IllegalStateException e) {
             throw new CannotProceedException(
-                    new CannotProceedException.Place(source.name(), 0, 0),
-                    "the table is broken: a quotation mark is not closed, or the encoding is not what it seems",
-                    "open it in a spreadsheet program, save it again, and try once more",
-                    e);
+                    new CannotProceedException.Place(source.name(), 0, 0), Phrase.of("problem.copy-table-broken"), e);
         }
         return table.copyOf(source.name());
     }

@@ -15,6 +15,7 @@ import org.swaplane.reviewcopy.ReturnedTable;
 import org.swaplane.reviewcopy.ReviewCopy;
 import org.swaplane.reviewcopy.ReviewCopyFormat;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Phrase;
 
 /** Review copies as spreadsheets (ECMA-376, SpreadsheetML). */
 public final class XlsxFormat implements ReviewCopyFormat {
@@ -50,8 +51,7 @@ public final class XlsxFormat implements ReviewCopyFormat {
         Map<String, byte[]> parts = SafeZip.read(
                 source, name -> name.startsWith("xl/") && !name.startsWith("xl/media/") || name.equals(PROPERTIES));
         if (!parts.containsKey(WORKBOOK)) {
-            throw new CannotProceedException(
-                    source.name(), "this is no workbook (XLSX)", "choose the review copy that came back");
+            throw new CannotProceedException(source.name(), "problem.no-xlsx");
         }
         try {
             ReturnedTable table = new ReturnedTable();
@@ -64,9 +64,9 @@ public final class XlsxFormat implements ReviewCopyFormat {
         } catch (XMLStreamException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(source.name(), 0, 0),
-                    "the workbook is broken inside ("
-                            + e.getMessage().lines().findFirst().orElse("") + ")",
-                    "open it in the spreadsheet program, save it again, and try once more",
+                    Phrase.of(
+                            "problem.document-broken",
+                            e.getMessage().lines().findFirst().orElse("")),
                     e);
         }
     }

@@ -88,7 +88,7 @@ class OfficeGoldenTest {
 
         assertThat(sample.open().document().problems())
                 .extracting(Problem::message)
-                .containsExactly("formulas use the name of the sheet 'Notes', so it stays as it is");
+                .containsExactly("formulas use the name of the sheet \"Notes\", so it stays as it is");
         String written = part(sample, "xl/workbook.xml", "Preise: [alle] für Erwachsene und Kinder");
         assertThat(written).contains("name=\"Preise- -alle- für Erwachsene u\"");
     }

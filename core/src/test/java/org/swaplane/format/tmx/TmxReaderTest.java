@@ -114,7 +114,7 @@ class TmxReaderTest {
                 .extracting(problem -> problem.message())
                 .isEqualTo(List.of(
                         "unit a has no variant in en and is left out",
-                        "'d_e' is not a language code: codes have hyphens",
+                        "\"d_e\" is not a language code: codes have hyphens",
                         "the variant fr of unit b has no seg and is left out"));
     }
 }

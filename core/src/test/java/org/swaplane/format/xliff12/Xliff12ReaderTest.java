@@ -97,7 +97,7 @@ class Xliff12ReaderTest {
                 .extracting(Segment::key)
                 .containsExactly("info.json/g/a", "info.json/a", "info.json/a~2");
         assertThat(document.problems()).hasSize(1);
-        assertThat(document.problems().get(0).message()).isEqualTo("the unit id 'a' occurs 2 times");
+        assertThat(document.problems().get(0).message()).isEqualTo("the unit id \"a\" occurs 2 times");
     }
 
     @Test
@@ -194,8 +194,8 @@ class Xliff12ReaderTest {
         assertThat(document.problems())
                 .extracting(problem -> problem.message())
                 .containsExactly(
-                        "'en_GB' is not a language code: codes have hyphens",
-                        "'xq-DE' is no known language",
+                        "\"en_GB\" is not a language code: codes have hyphens",
+                        "\"xq-DE\" is not a known language",
                         "unit u has the code <ept id='2'/> without its other half");
     }
 
@@ -306,19 +306,19 @@ class Xliff12ReaderTest {
 
         @Test
         void anEmptyFile() {
-            refused("", "info.xlf: the file is empty; ask the sender for it again");
+            refused("", "info.xlf: the file is empty. Ask the sender for it again.");
         }
 
         @Test
         void noXmlAtAll() {
-            refused("Dear all, please find attached", "this is no format that Swap Lane reads");
+            refused("Dear all, please find attached", "this is not a format that Swap Lane reads");
         }
 
         @Test
         void cutOffInTheMiddle() {
             String whole = Xliff12Sample.file("<trans-unit id='u'><source>s</source></trans-unit>");
 
-            refused(whole.substring(0, whole.indexOf("</source>")), "info.xlf:3:", "not well-formed", "<source>'");
+            refused(whole.substring(0, whole.indexOf("</source>")), "info.xlf:3:", "not well-formed", "<source>\"");
         }
 
         @Test
@@ -326,7 +326,7 @@ class Xliff12ReaderTest {
             byte[] file = Xliff12Sample.file("<trans-unit id='u'><source>\nFähre</source></trans-unit>")
                     .getBytes(StandardCharsets.ISO_8859_1);
 
-            refused(file, "info.xlf:4:2:", "byte 0xE4 is not UTF-8", "correct the encoding");
+            refused(file, "info.xlf:4:2:", "byte 0xE4 is not UTF-8", "Correct the encoding");
         }
 
         @Test
@@ -355,7 +355,7 @@ class Xliff12ReaderTest {
 
         @Test
         void tenThousandLevelsOfNesting() {
-            refused(Xliff12Sample.file("<group>".repeat(10_000)), "info.xlf:3:3", "not well-formed", "<group>'");
+            refused(Xliff12Sample.file("<group>".repeat(10_000)), "info.xlf:3:3", "not well-formed", "<group>\"");
         }
 
         @Test
@@ -388,7 +388,7 @@ class Xliff12ReaderTest {
                 .containsExactly(
                         "unit a has no source and is left out",
                         "unit b has two targets; the first one is used",
-                        "unit c has the unknown state 'odd', taken for translated");
+                        "unit c has the unknown state \"odd\", read as translated");
         assertThat(document.problems()).allMatch(problem -> problem.line() == 3);
     }
 

@@ -124,7 +124,7 @@ class Xliff12WriterTest {
                         edited("<trans-unit id='u'><source>s</source></trans-unit>", "a\u0001b", State.TRANSLATED))
                 .isInstanceOf(CannotProceedException.class)
                 .hasMessage(
-                        "info.xlf: segment info.json/u holds the character U+0001, which XML cannot hold; take it out of the target");
+                        "info.xlf: segment info.json/u holds the character U+0001, which XML cannot hold. Take it out of the target.");
     }
 
     @Test

@@ -173,7 +173,7 @@ class ModulesTest {
                 .extracting(Problem::message)
                 .singleElement()
                 .asString()
-                .startsWith("unit u asks for an order of its targets that cannot be");
+                .startsWith("unit u asks for an order of its targets that is not possible");
     }
 
     @Test

@@ -239,7 +239,7 @@ class Xliff2ReaderTest {
                         "unit a has no segment",
                         "segment 1 of unit b has no source and is left out",
                         "unit b has no segment",
-                        "unit c has the unknown state 'odd', taken for initial",
-                        "the unit id 'c' occurs again in its file");
+                        "unit c has the unknown state \"odd\", read as initial",
+                        "the unit id \"c\" occurs again in its file");
     }
 }

@@ -68,7 +68,7 @@ class XmlFormatTest {
     void aBrokenSelectorIsListedAndTheOtherRulesHold() throws IOException {
         assertThat(choosing().open().document().problems())
                 .extracting(Problem::message)
-                .containsExactly("the selector '//[' of a rule cannot be read; the rule is left out");
+                .containsExactly("the selector \"//[\" of a rule cannot be read; the rule is left out");
     }
 
     @Test

@@ -184,7 +184,7 @@ class DocxFormatTest {
 
         assertThatThrownBy(() -> read(foreign))
                 .isInstanceOf(CannotProceedException.class)
-                .hasMessageStartingWith("back.docx: this document is not a review copy that Swap Lane made");
+                .hasMessageStartingWith("back.docx: this document is not a review copy from Swap Lane");
     }
 
     @Test

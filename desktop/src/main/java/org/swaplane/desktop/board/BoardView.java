@@ -2,6 +2,7 @@ package org.swaplane.desktop.board;
 
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -40,6 +41,8 @@ public final class BoardView implements View {
 
     /** Whoever leafs through the rows does not want each file to be read. */
     private static final Duration LEAFING = Duration.millis(250);
+
+    private static final String GROUPED = "board.group";
 
     private final LaneSession session;
     private final BoardModel model;
@@ -83,8 +86,18 @@ public final class BoardView implements View {
             }
         });
         group.setAccessibleText(Strings.text("board.group-by"));
+        String lane = session.lane().settings().id();
+        String grouped = session.person().choice(lane, GROUPED);
+        Arrays.stream(BoardModel.Group.values())
+                .filter(each -> each.name().equals(grouped))
+                .findFirst()
+                .ifPresent(each -> {
+                    group.setValue(each);
+                    model.group(each);
+                });
         group.setOnAction(event -> {
             model.group(group.getValue());
+            session.person().setChoice(lane, GROUPED, group.getValue().name());
             refresh();
         });
         totals.setWrapText(false);

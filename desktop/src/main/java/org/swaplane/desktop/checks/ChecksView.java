@@ -66,7 +66,8 @@ public final class ChecksView implements View {
     /** {@code apart} opens other files in a window of their own; empty in such a window, where they can be saved. */
     public ChecksView(LaneSession session, FilePicker picker, Optional<Consumer<List<Path>>> apart) {
         this.session = session;
-        this.card = new FindingCard(session, this::openInReview, this::previewFixes, findings::requestFocus);
+        this.card = new FindingCard(
+                session, this::openInReview, this::previewFixes, findings::requestFocus, this::showFinding);
         this.preview = new FixPreview(session, this::showFindings);
         this.profile = new ProfilePane(session, picker);
         this.revoke = Controls.button("revoke", "checks.revoke", this::revoke);
@@ -154,6 +155,7 @@ public final class ChecksView implements View {
     public void addCommands(Commands commands) {
         BooleanSupplier here = () -> session.viewProperty().get().equals(ViewId.CHECKS) && session.hasSegments();
         commands.add("fix-finding", "Alt+F", here, card::fix);
+        commands.add("edit-finding", "F2", here, card::edit);
         commands.add("fix-findings", "Alt+Shift+F", here, this::previewFixes);
         commands.add("next-finding", "Alt+Down", here, () -> move(1));
         commands.add("previous-finding", "Alt+Up", here, () -> move(-1));

@@ -6,13 +6,17 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.swaplane.check.Finding;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNumbers;
+import org.swaplane.desktop.editor.TargetEditor;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.ContentFlow;
@@ -22,12 +26,15 @@ import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.lane.SetAside;
 import org.swaplane.wording.Wording;
 
-/** The finding in hand: both texts with its parts marked, what is suggested, and what can be done about it. */
+/** The finding in hand: both texts with its parts marked, what is suggested, and what can be done about it; the target is
+ * corrected here. */
 final class FindingCard extends VBox {
+    private static final int NONE = -1;
+
     private final LaneSession session;
     private final Label said = Controls.styled(Controls.quiet(""), "finding-said");
     private final ContentFlow source = new ContentFlow();
-    private final ContentFlow target = new ContentFlow();
+    private final TargetEditor target = new TargetEditor();
     private final ContentFlow suggestion = new ContentFlow();
     private final VBox suggested = column("checks.suggestion", suggestion);
     private final TextField reason = new TextField();
@@ -40,8 +47,11 @@ final class FindingCard extends VBox {
     private final Button setAside;
     private final Button open;
     private Finding shown;
+    private int segment = NONE;
+    private boolean loading;
 
-    FindingCard(LaneSession session, Runnable openInReview, Runnable fixAllOfKind, Runnable done) {
+    FindingCard(
+            LaneSession session, Runnable openInReview, Runnable fixAllOfKind, Runnable done, Runnable afterEditing) {
         this.session = session;
         getStyleClass().add("card");
         this.fix = Controls.withKey(Controls.primary("apply-fix", "checks.fix", this::fix), "Alt+F");
@@ -50,6 +60,21 @@ final class FindingCard extends VBox {
         this.setAside = Controls.button("set-aside", "checks.set-aside", () -> {
             setAside();
             done.run();
+        });
+        target.setId("card-target");
+        target.plainTextChanges().subscribe(change -> typed());
+        target.focusedProperty().addListener((property, before, now) -> {
+            if (!now) {
+                afterEditing.run();
+            } else if (segment != NONE) {
+                session.currentProperty().set(segment);
+            }
+        });
+        target.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                done.run();
+                event.consume();
+            }
         });
         reason.setId("aside-reason");
         reason.setPromptText(Strings.text("checks.reason"));
@@ -74,7 +99,7 @@ final class FindingCard extends VBox {
                         Controls.styled(new FlowPane(fix, fixAll, open, reason, scope, setAside), "wrapped-row"));
     }
 
-    private static VBox column(String key, ContentFlow flow) {
+    private static VBox column(String key, Region flow) {
         return Controls.styled(
                 new VBox(Controls.styled(new Label(Strings.text(key)), "caption"), flow), "column-tight");
     }
@@ -82,6 +107,23 @@ final class FindingCard extends VBox {
     void fix() {
         if (shown != null && shown.suggestion().isPresent()) {
             session.editing().fix(shown);
+        }
+    }
+
+    /** To the target, to correct it here. */
+    void edit() {
+        if (shown != null && target.isEditable()) {
+            target.requestFocus();
+        }
+    }
+
+    private void typed() {
+        if (loading || segment == NONE || !target.isEditable()) {
+            return;
+        }
+        Content content = target.content();
+        if (!content.equals(session.snapshot().target(segment))) {
+            session.editing().type(segment, content);
         }
     }
 
@@ -103,6 +145,10 @@ final class FindingCard extends VBox {
 
     /** {@code finding} is null when there is none; {@code fixes} is how many of its kind have a fix. */
     void show(Finding finding, int fixes) {
+        if (target.isFocused() && segment != NONE) {
+            // What is being corrected stays in sight, though its finding is gone by now.
+            return;
+        }
         shown = finding;
         boolean there = finding != null;
         fix.setDisable(!there || finding.suggestion().isEmpty());
@@ -113,7 +159,7 @@ final class FindingCard extends VBox {
         said.setText(there ? Wording.text("check-name." + finding.check()) + ": " + finding.message() : "");
         if (!there) {
             source.show("", List.of());
-            target.show("", List.of());
+            load(NONE, Content.EMPTY, Content.EMPTY);
             return;
         }
         int index = finding.segment();
@@ -126,10 +172,21 @@ final class FindingCard extends VBox {
         TextLanguage to = TextLanguage.of(
                 session.snapshot().targetLanguage(index),
                 session.directions(index).target());
-        to.apply(target);
+        target.language(to);
         to.apply(suggestion);
         source.show(content, numbers, finding.source());
-        target.show(session.snapshot().target(index), numbers, finding.target());
+        load(index, content, session.snapshot().target(index));
+        target.mark(finding.target());
         finding.suggestion().ifPresent(fixed -> suggestion.show(fixed, numbers, List.of()));
+    }
+
+    private void load(int index, Content of, Content written) {
+        loading = true;
+        segment = index;
+        target.load(of, written);
+        target.setEditable(index != NONE
+                && !session.snapshot().segment(index).locked()
+                && session.editing().isAllowed());
+        loading = false;
     }
 }

@@ -1,5 +1,6 @@
 package org.swaplane.desktop.review;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -62,6 +63,7 @@ public final class ReviewView implements View {
     private double detailsAt = 0.76;
     private final ToggleButton read = new ToggleButton(Strings.text("reading.toggle"));
     private final FileOpener opener;
+    private static final String FILTERED = "review.filter";
     /** The history is read from the lane; while somebody types or leafs through, it can wait. */
     private static final Duration LEAFING = Duration.millis(120);
 
@@ -134,10 +136,11 @@ public final class ReviewView implements View {
     private HBox titleBar() {
         filter.setId("review-filter");
         filter.getItems().setAll(ReviewModel.Filter.values());
-        filter.setValue(ReviewModel.Filter.ALL);
+        filter.setValue(rememberedFilter());
         filter.setCellFactory(list -> new FilterCell());
         filter.setButtonCell(new FilterCell());
         filter.setAccessibleText(Strings.text("review.filter"));
+        model.filter(filter.getValue(), -1, "");
         filter.setOnAction(event -> applyFilter());
         part.setId("review-part");
         part.setPrefWidth(160);
@@ -177,6 +180,14 @@ public final class ReviewView implements View {
         bench.focusEditor();
     }
 
+    private ReviewModel.Filter rememberedFilter() {
+        String name = session.person().choice(session.lane().settings().id(), FILTERED);
+        return Arrays.stream(ReviewModel.Filter.values())
+                .filter(each -> each.name().equals(name))
+                .findFirst()
+                .orElse(ReviewModel.Filter.ALL);
+    }
+
     private void showDetails(boolean shows) {
         if (!shows) {
             detailsAt = split.getDividerPositions()[0];
@@ -190,6 +201,11 @@ public final class ReviewView implements View {
     /** Narrowing the list down may change the current segment; the words being typed belong to the filter. */
     private void applyFilter() {
         filtering = true;
+        session.person()
+                .setChoice(
+                        session.lane().settings().id(),
+                        FILTERED,
+                        filter.getValue().name());
         model.filter(filter.getValue(), part.getSelectionModel().getSelectedIndex() - 1, text.getText());
         filtering = false;
         refresh();

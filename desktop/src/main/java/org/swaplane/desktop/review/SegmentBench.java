@@ -19,6 +19,7 @@ import org.swaplane.check.Finding;
 import org.swaplane.check.Pairing;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
+import org.swaplane.desktop.editor.TargetEditor;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.text.Controls;

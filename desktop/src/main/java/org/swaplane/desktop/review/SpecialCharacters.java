@@ -4,6 +4,7 @@ import java.util.List;
 import javafx.geometry.Bounds;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
+import org.swaplane.desktop.editor.TargetEditor;
 import org.swaplane.desktop.text.Strings;
 
 /** Characters that no key types, to be put in at the caret. */

@@ -187,10 +187,7 @@ public final class Intakes {
             progress.checkCancelled();
             try {
                 if (!track.now(progress).isDocument()) {
-                    throw new CannotProceedException(
-                            track.name(),
-                            "a bilingual file has its target language in it",
-                            "ask the client for a file in the other language");
+                    throw new CannotProceedException(track.name(), "problem.target-in-file");
                 }
                 FileOptions options = lane().trackStore()
                         .options(track)

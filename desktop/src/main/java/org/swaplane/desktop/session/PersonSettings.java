@@ -220,6 +220,15 @@ public final class PersonSettings {
         set("place." + lane, place);
     }
 
+    /** How somebody looks at a lane in one of its views, such as {@code board.group}; empty when nothing was chosen. */
+    public String choice(String lane, String name) {
+        return get("choice." + lane + '.' + name, "");
+    }
+
+    public void setChoice(String lane, String name, String value) {
+        set("choice." + lane + '.' + name, value);
+    }
+
     /** The languages that a new lane begins with. */
     public FileOptions languages() {
         return FileOptions.ofLanguages(get("source", ""), get("target", ""));

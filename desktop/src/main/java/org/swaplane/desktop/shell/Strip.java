@@ -12,6 +12,7 @@ import org.swaplane.desktop.session.Background;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.RunningTask;
 import org.swaplane.desktop.text.Controls;
+import org.swaplane.desktop.text.LanguageNames;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackCounts;
@@ -23,6 +24,7 @@ final class Strip extends HBox {
     private final Label words = Controls.styled(new Label(), "quiet");
     private final ProgressBar reviewed = new ProgressBar(0);
     private final ComboBox<Track> track = new ComboBox<>();
+    private final ComboBox<String> target = new ComboBox<>();
     private final LaneSession session;
     private boolean showing;
 
@@ -39,6 +41,18 @@ final class Strip extends HBox {
         }
     }
 
+    private static final class LanguageName extends StringConverter<String> {
+        @Override
+        public String toString(String code) {
+            return code == null ? "" : LanguageNames.withCode(code);
+        }
+
+        @Override
+        public String fromString(String name) {
+            return null;
+        }
+    }
+
     Strip(LaneSession session, AppCommand palette, CommandMenu menu) {
         this.session = session;
         getStyleClass().add("strip");
@@ -51,7 +65,13 @@ final class Strip extends HBox {
         track.setFocusTraversable(false);
         track.setConverter(new TrackName());
         track.setOnAction(event -> chooseTrack());
-        getChildren().addAll(lane, track, languages, reviewed, words, Controls.spacer(), task(session.background()));
+        target.setId("strip-target");
+        target.setAccessibleText(Strings.text("strip.target"));
+        target.setFocusTraversable(false);
+        target.setConverter(new LanguageName());
+        target.setOnAction(event -> chooseTarget());
+        getChildren()
+                .addAll(lane, track, target, languages, reviewed, words, Controls.spacer(), task(session.background()));
         Button search =
                 Controls.withKey(Controls.button("open-palette", "strip.palette", palette::run), palette.keyWords());
         search.setText(search.getText() + "   " + palette.keyWords());
@@ -91,10 +111,45 @@ final class Strip extends HBox {
         }
     }
 
+    /** To the same document in the other language, else to the first one in it. */
+    private void chooseTarget() {
+        String code = target.getValue();
+        Track before = session.track();
+        if (showing || code == null || before == null || code.equals(target(before))) {
+            return;
+        }
+        List<Track> there = session.lane().tracks().stream()
+                .filter(each -> target(each).equals(code))
+                .toList();
+        there.stream()
+                .filter(each -> each.sha256().equals(before.sha256()))
+                .findFirst()
+                .or(() -> there.stream().findFirst())
+                .ifPresent(session::choose);
+    }
+
+    private static String target(Track track) {
+        return track.summary().targetLanguage();
+    }
+
     void show(Track chosen) {
         showing = true;
-        if (!track.getItems().equals(session.lane().tracks())) {
-            track.getItems().setAll(session.lane().tracks());
+        List<String> targets = session.lane().tracks().stream()
+                .map(Strip::target)
+                .distinct()
+                .sorted()
+                .toList();
+        if (!target.getItems().equals(targets)) {
+            target.getItems().setAll(targets);
+        }
+        target.setValue(chosen == null ? null : target(chosen));
+        target.setVisible(targets.size() > 1);
+        target.setManaged(target.isVisible());
+        List<Track> listed = session.lane().tracks().stream()
+                .filter(each -> chosen == null || target(each).equals(target(chosen)))
+                .toList();
+        if (!track.getItems().equals(listed)) {
+            track.getItems().setAll(listed);
         }
         track.setValue(chosen);
         showing = false;

@@ -66,7 +66,7 @@ class ExchangeTest {
         assertThat(session.lane().trips().all().get(0).back())
                 .hasValueSatisfying(back -> assertThat(back.changesTaken()).isEqualTo(others));
         try (var reports = Files.list(folder.resolve("lane").resolve("reports"))) {
-            assertThat(reports).hasSize(1);
+            assertThat(reports).hasSize(3);
         }
     }
 

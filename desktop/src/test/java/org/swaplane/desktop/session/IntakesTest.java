@@ -87,6 +87,6 @@ class IntakesTest {
         bench.settle();
 
         assertThat(session.lane().tracks()).extracting(Track::name).contains("second.csv");
-        assertThat(bench.message()).contains("in the lane already");
+        assertThat(bench.message()).contains("already in the lane");
     }
 }

@@ -1,4 +1,4 @@
-package org.swaplane.desktop.review;
+package org.swaplane.desktop.editor;
 
 import java.util.Optional;
 import org.fxmisc.richtext.model.NodeSegmentOpsBase;

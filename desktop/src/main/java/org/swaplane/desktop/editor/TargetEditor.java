@@ -1,4 +1,4 @@
-package org.swaplane.desktop.review;
+package org.swaplane.desktop.editor;
 
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -41,7 +41,7 @@ import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.desktop.text.Words;
 
 /** Edits a target: text, and tags as solid chips. */
-final class TargetEditor extends GenericStyledArea<String, Either<String, Optional<Chip>>, String> {
+public final class TargetEditor extends GenericStyledArea<String, Either<String, Optional<Chip>>, String> {
     private static final TextOps<String, String> TEXT = SegmentOps.styledTextOps();
     private static final TextOps<Either<String, Optional<Chip>>, String> EITHER =
             TEXT._or(new ChipOps(), (one, other) -> Optional.empty());
@@ -57,7 +57,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
     private List<Span> marked = List.of();
     private TagNumbers numbers = TagNumbers.of(Content.EMPTY);
 
-    TargetEditor() {
+    public TargetEditor() {
         super("", TargetEditor::direct, "", EITHER, false, TargetEditor::node);
         getStyleClass().add("target-editor");
         setId("target-editor");
@@ -84,7 +84,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
     }
 
     /** How the text that is loaded next is laid out. */
-    void language(TextLanguage language) {
+    public void language(TextLanguage language) {
         boolean rightToLeft = language.direction() == NodeOrientation.RIGHT_TO_LEFT;
         language.applyFont(this);
         paragraphDirection = rightToLeft ? RIGHT_TO_LEFT : "";
@@ -117,7 +117,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
     }
 
     /** Starts with {@code target}; what was typed before cannot be taken back here any more. */
-    void load(Content source, Content target) {
+    public void load(Content source, Content target) {
         loading = true;
         marked = List.of();
         numbers = TagNumbers.of(source);
@@ -148,7 +148,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
      * Puts in the first of the tags that are missing: around the selection, if both halves of a pair are missing and something is
      * selected, else at the caret or behind the selection. No word is ever replaced by a tag.
      */
-    void insert(List<Tag> missing) {
+    public void insert(List<Tag> missing) {
         if (missing.isEmpty()) {
             return;
         }
@@ -198,7 +198,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
     }
 
     /** Marks parts of the text, which count in it without its tags, as those that findings are about. */
-    void mark(List<Span> plainSpans) {
+    public void mark(List<Span> plainSpans) {
         if (plainSpans.isEmpty() && marked.isEmpty()) {
             return;
         }
@@ -257,7 +257,7 @@ final class TargetEditor extends GenericStyledArea<String, Either<String, Option
     }
 
     /** What stands in the editor. */
-    Content content() {
+    public Content content() {
         List<Run> runs = new ArrayList<>();
         boolean first = true;
         for (Paragraph<String, Either<String, Optional<Chip>>, String> paragraph : getParagraphs()) {

@@ -1,4 +1,4 @@
-package org.swaplane.desktop.review;
+package org.swaplane.desktop.editor;
 
 import org.swaplane.content.Tag;
 

@@ -1,4 +1,4 @@
-package org.swaplane.desktop.review;
+package org.swaplane.desktop.editor;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
