@@ -20,8 +20,8 @@ import org.swaplane.reviewcopy.ReviewCopyFormat;
 class ArchitectureTest {
     /** From the bottom up; a package may use those before it and none after it. */
     private static final List<String> LAYERS = List.of(
-            "task",
             "wording",
+            "task",
             "content",
             "document",
             "extension",
@@ -37,6 +37,7 @@ class ArchitectureTest {
             "spelling",
             "check",
             "report",
+            "version",
             "exchange",
             "convert",
             "release",
