@@ -1,5 +1,6 @@
 package org.swaplane.document;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -71,6 +72,15 @@ public record Segment(
     /** Whether it stands within a tag of another segment (XLIFF 1.2, section 2.5, sub). */
     public boolean isSubFlow() {
         return key.contains("/sub:");
+    }
+
+    /** The same with one more proposal, before those that the file has. */
+    public Segment proposing(Proposal proposal) {
+        List<Proposal> all = new ArrayList<>(proposals().size() + 1);
+        all.add(proposal);
+        all.addAll(proposals());
+        return new Segment(
+                key, part, unit, source, target, state, nativeState, lock, about.withProposals(all, about.score()));
     }
 
     /** The same known by other ids. */

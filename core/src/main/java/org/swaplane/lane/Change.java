@@ -1,9 +1,13 @@
 package org.swaplane.lane;
 
-/** One segment, by its key, set from one value to another. */
-public record Change(String key, Value before, Value after) {
-    /** What takes it back. */
-    Change inverted() {
-        return new Change(key, after, before);
+/**
+ * One segment, by its key, set from one value to another.
+ *
+ * @param keyBefore the key that it had in the version before; empty for one that is new there; the same as {@code key} unless the version
+ *     changed
+ */
+public record Change(String key, String keyBefore, Value before, Value after) {
+    public Change(String key, Value before, Value after) {
+        this(key, key, before, after);
     }
 }

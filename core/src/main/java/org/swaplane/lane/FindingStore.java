@@ -107,6 +107,33 @@ public final class FindingStore implements TrackStore.PositionalData {
         });
     }
 
+    /** Has decisions about single segments follow them into another version; within a transaction. */
+    void carry(Track track, Map<String, String> keys, LaneTransaction transaction) {
+        for (Stored each : List.copyOf(stored)) {
+            SetAside decision = each.decision();
+            String key = keys.getOrDefault(decision.key(), decision.key());
+            if (each.track() == track.id() && !key.equals(decision.key())) {
+                String identity = decision.scope() == SetAside.Scope.FINDING
+                        ? decision.identity()
+                                        .substring(
+                                                0,
+                                                decision.identity().length()
+                                                        - decision.key().length())
+                                + key
+                        : decision.identity();
+                database.update(
+                        "insert or ignore into set_aside (track, identity, key, check_id, rule, arguments, reason, who, at)"
+                                + " select track, ?, ?, check_id, rule, arguments, reason, who, at from set_aside"
+                                + " where track = ? and identity = ?",
+                        identity,
+                        key,
+                        track.id(),
+                        decision.identity());
+            }
+        }
+        changed(transaction);
+    }
+
     private void changed(LaneTransaction transaction) {
         transaction.afterwards(this::read);
         transaction.tell(LaneListener::decided);

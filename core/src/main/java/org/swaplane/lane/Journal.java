@@ -4,6 +4,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -25,24 +26,22 @@ final class Journal {
     private final long track;
     private final Clock clock;
 
-    /** The document's version that is worked at; there is one so far. */
-    private static final int VERSION = 1;
-
     Journal(Database database, long track, Clock clock) {
         this.database = database;
         this.track = track;
         this.clock = clock;
     }
 
-    /** How a track was read before a step and after it, for one that changed its segments. */
-    record Reading(String before, String after) {}
+    /** How a track was read before a step and after it, for one that changed its segments: options, and numbers of versions. */
+    record Reading(String before, String after, int versionBefore, int versionAfter) {}
 
     /** Adds a step; what had been undone before it cannot be redone any more. */
-    Step append(StepKind kind, String who, String trip, Optional<Long> visit, List<Change> changes) {
-        return append(kind, who, trip, visit, changes, Optional.empty());
+    Step append(int version, StepKind kind, String who, String trip, Optional<Long> visit, List<Change> changes) {
+        return append(version, kind, who, trip, visit, changes, Optional.empty());
     }
 
     Step append(
+            int version,
             StepKind kind,
             String who,
             String trip,
@@ -52,23 +51,25 @@ final class Journal {
         database.update("update step set undone = 2 where track = ? and undone = 1", track);
         Instant at = clock.instant();
         long id = database.update(
-                "insert into step (track, kind, who, at, trip, version, visit, options_before, options_after)"
-                        + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                "insert into step (track, kind, who, at, trip, version, visit, options_before, options_after, version_before)"
+                        + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
                 track,
                 kind.name(),
                 who,
                 at.toString(),
                 trip,
-                VERSION,
+                version,
                 visit.orElse(null),
                 reading.map(Reading::before).orElse(null),
-                reading.map(Reading::after).orElse(null));
+                reading.map(Reading::after).orElse(null),
+                reading.map(Reading::versionBefore).orElse(null));
         database.updateAll(
-                "insert into change (step, key, " + VALUES + ") values (?, ?, ?, ?, ?, ?, ?, ?)",
+                "insert into change (step, key, key_before, " + VALUES + ") values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
                 changes.stream()
                         .map(change -> new Object[] {
                             id,
                             change.key(),
+                            change.keyBefore().equals(change.key()) ? null : change.keyBefore(),
                             ContentCodec.write(change.before().target()),
                             change.before().state().name(),
                             change.before().locked(),
@@ -98,7 +99,7 @@ final class Journal {
     }
 
     /** Notes a visit, or how it went on; returns its id. */
-    long visited(Optional<Long> known, String key, String who, Visit visit) {
+    long visited(int version, Optional<Long> known, String key, String who, Visit visit) {
         if (known.isPresent()) {
             database.update(
                     "update visit set ended_at = ?, active_ms = ? where id = ?",
@@ -110,7 +111,7 @@ final class Journal {
         return database.update(
                 "insert into visit (track, version, key, who, began_at, ended_at, active_ms) values (?, ?, ?, ?, ?, ?, ?)",
                 track,
-                VERSION,
+                version,
                 key,
                 who,
                 visit.began().toString(),
@@ -134,14 +135,20 @@ final class Journal {
     private List<Undoable> undoable(String which, String order, int most) {
         return database.query(
                 row -> new Undoable(step(row), reading(row)),
-                "select " + STEP_COLUMNS + ", options_before, options_after from step where track = ? and " + which
-                        + " order by id " + order + " limit " + most,
+                "select " + STEP_COLUMNS
+                        + ", options_before, options_after, version, version_before from step where track = ? and "
+                        + which + " order by id " + order + " limit " + most,
                 track);
     }
 
     private static Optional<Reading> reading(ResultSet row) throws SQLException {
         String before = row.getString("options_before");
-        return before == null ? Optional.empty() : Optional.of(new Reading(before, row.getString("options_after")));
+        int after = row.getInt("version");
+        int versionBefore = row.getInt("version_before");
+        return before == null
+                ? Optional.empty()
+                : Optional.of(new Reading(
+                        before, row.getString("options_after"), versionBefore == 0 ? after : versionBefore, after));
     }
 
     void markUndone(Step step) {
@@ -179,15 +186,16 @@ final class Journal {
                 row.getBoolean(column + 2));
     }
 
-    /** What each segment that was ever changed holds, by its key. */
-    Map<String, Value> replay() {
+    /** What each segment of a version that was ever changed holds, by its key. */
+    Map<String, Value> replay(int version) {
         Map<String, Value> values = new LinkedHashMap<>();
         // Of the rows of a group, SQLite takes those columns that stand in the row with the greatest one.
         database.query(
                 row -> values.put(row.getString(1), value(row, 2)),
                 "select key, target_after, state_after, locked_after, max(change.rowid) from change"
-                        + " join step on step.id = change.step where track = ? and undone = 0 group by key",
-                track);
+                        + " join step on step.id = change.step where track = ? and version = ? and undone = 0 group by key",
+                track,
+                version);
         return values;
     }
 
@@ -219,33 +227,59 @@ final class Journal {
                         .toList());
     }
 
-    /** What happened to one segment, newest first. */
-    List<HistoryEntry> history(String key) {
-        return database.query(
-                row -> new HistoryEntry(
-                        StepKind.valueOf(row.getString(1)),
-                        row.getString(2),
-                        Instant.parse(row.getString(3)),
-                        row.getString(4),
-                        value(row, 5),
-                        value(row, 8),
-                        row.getInt(11) > 0),
-                "select kind, who, at, trip, " + VALUES + ", undone from change"
-                        + " join step on step.id = change.step where track = ? and key = ? order by step.id desc",
-                track,
-                key);
+    /** What happened to one segment, newest first, through the versions that it was carried over from. */
+    List<HistoryEntry> history(int version, String key) {
+        List<HistoryEntry> all = new ArrayList<>();
+        String known = key;
+        for (int number = version; number > 0 && !known.isEmpty(); ) {
+            List<Place> earlier = new ArrayList<>(1);
+            all.addAll(database.query(
+                    row -> {
+                        if (row.getString("kind").equals(StepKind.NEW_VERSION.name())) {
+                            earlier.add(new Place(row.getInt("version_before"), row.getString("key_before")));
+                        }
+                        return entry(row);
+                    },
+                    "select kind, who, at, trip, " + VALUES + ", undone, version_before,"
+                            + " coalesce(key_before, key) key_before from change join step on step.id = change.step"
+                            + " where track = ? and version = ? and key = ? order by step.id desc",
+                    track,
+                    number,
+                    known));
+            if (earlier.isEmpty()) {
+                break;
+            }
+            number = earlier.get(0).version();
+            known = earlier.get(0).key();
+        }
+        return all;
+    }
+
+    /** Where a segment stood in an earlier version; an empty key for one that is new. */
+    private record Place(int version, String key) {}
+
+    private static HistoryEntry entry(ResultSet row) throws SQLException {
+        return new HistoryEntry(
+                StepKind.valueOf(row.getString("kind")),
+                row.getString("who"),
+                Instant.parse(row.getString("at")),
+                row.getString("trip"),
+                value(row, 5),
+                value(row, 8),
+                row.getInt("undone") > 0);
     }
 
     /** How often and how long somebody was at a segment, oldest first. */
-    List<Visit> visits(String key) {
+    List<Visit> visits(int version, String key) {
         return database.query(
                 row -> new Visit(
                         row.getLong(1),
                         Instant.parse(row.getString(2)),
                         Instant.parse(row.getString(3)),
                         java.time.Duration.ofMillis(row.getLong(4))),
-                "select id, began_at, ended_at, active_ms from visit where track = ? and key = ? order by id",
+                "select id, began_at, ended_at, active_ms from visit where track = ? and version = ? and key = ? order by id",
                 track,
+                version,
                 key);
     }
 }

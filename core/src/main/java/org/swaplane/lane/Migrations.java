@@ -19,7 +19,8 @@ final class Migrations {
             "4-remarks-and-decisions-by-key",
             "5-counts",
             "6-plans",
-            "7-trip-events");
+            "7-trip-events",
+            "8-source-versions");
 
     /** Columns that the tables did not have before lanes were numbered. */
     private static final List<String> UNNUMBERED = List.of(

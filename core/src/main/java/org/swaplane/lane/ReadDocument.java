@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import org.swaplane.document.Counts;
+import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.format.BilingualFile;
 
@@ -15,11 +16,17 @@ final class ReadDocument {
     private final TrackReading reading;
     private final Map<String, Integer> indexes;
     private final int[] words;
+    private final List<Segment> segments;
 
-    ReadDocument(BilingualFile file, TrackReading reading) {
+    /** @param proposals what the lane proposes besides the file, by key */
+    ReadDocument(BilingualFile file, TrackReading reading, Map<String, Proposal> proposals) {
         this.file = file;
         this.reading = reading;
-        List<Segment> segments = segments();
+        this.segments = proposals.isEmpty()
+                ? file.document().segments()
+                : file.document().segments().stream()
+                        .map(segment -> with(segment, proposals.get(segment.key())))
+                        .toList();
         this.indexes = new HashMap<>(segments.size() * 2);
         for (int i = 0; i < segments.size(); i++) {
             indexes.putIfAbsent(segments.get(i).key(), i);
@@ -27,6 +34,15 @@ final class ReadDocument {
         this.words = segments.parallelStream()
                 .mapToInt(segment -> Counts.words(segment.source().plainText()))
                 .toArray();
+    }
+
+    /** The same with other proposals of the lane. */
+    ReadDocument proposing(Map<String, Proposal> proposals) {
+        return proposals.isEmpty() ? this : new ReadDocument(file, reading, proposals);
+    }
+
+    private static Segment with(Segment segment, Proposal proposal) {
+        return proposal == null ? segment : segment.proposing(proposal);
     }
 
     BilingualFile file() {
@@ -39,7 +55,7 @@ final class ReadDocument {
     }
 
     List<Segment> segments() {
-        return file.document().segments();
+        return segments;
     }
 
     /** Where the segment with this key stands; empty where there is none. */

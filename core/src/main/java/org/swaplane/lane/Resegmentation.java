@@ -138,14 +138,21 @@ public final class Resegmentation {
                             lane.writer().writer(track).endStep(transaction);
                             track.journal()
                                     .append(
+                                            track.version().number(),
                                             StepKind.RESEGMENTED,
                                             lane.settings().person(),
                                             "",
                                             Optional.empty(),
                                             changes,
-                                            Optional.of(new Journal.Reading(before, options.toJson())));
+                                            Optional.of(new Journal.Reading(
+                                                    before,
+                                                    options.toJson(),
+                                                    track.version().number(),
+                                                    track.version().number())));
                             TrackSnapshot again = TrackSnapshot.of(
-                                    track, read, track.journal().replay());
+                                    track,
+                                    read,
+                                    track.journal().replay(track.version().number()));
                             track.keepCounts(again.counts());
                             transaction.set(again);
                             transaction.tell(listener -> listener.reread(again));

@@ -13,5 +13,7 @@ public enum StepKind {
     LOCKED,
     UNLOCKED,
     /** Segments were joined or split. */
-    RESEGMENTED
+    RESEGMENTED,
+    /** Another version of the source took the place of the one before. */
+    NEW_VERSION
 }

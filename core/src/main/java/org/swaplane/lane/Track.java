@@ -16,7 +16,7 @@ import org.swaplane.wording.Phrase;
 public final class Track {
     private final long id;
     private final String name;
-    private final String sha256;
+    private volatile SourceVersion version;
     private final Instant takenInAt;
     private final Journal journal;
     private final TrackStore store;
@@ -30,7 +30,7 @@ public final class Track {
     Track(
             long id,
             String name,
-            String sha256,
+            SourceVersion version,
             Instant takenInAt,
             TrackReading reading,
             TrackPlan plan,
@@ -39,7 +39,7 @@ public final class Track {
             TrackStore store) {
         this.id = id;
         this.name = name;
-        this.sha256 = sha256;
+        this.version = version;
         this.takenInAt = takenInAt;
         this.reading = reading;
         this.plan = plan;
@@ -57,9 +57,18 @@ public final class Track {
         return name;
     }
 
-    /** Of the original's bytes. */
+    /** Of the original's bytes, in the version that is worked at. */
     public String sha256() {
-        return sha256;
+        return version.sha256();
+    }
+
+    /** The version of the source that is worked at. */
+    public SourceVersion version() {
+        return version;
+    }
+
+    void setVersion(SourceVersion other) {
+        version = other;
     }
 
     /** When the client's file came in. */
@@ -154,8 +163,8 @@ public final class Track {
     }
 
     /** Reads it by other options, within a transaction that keeps them. */
-    TrackSnapshot reread(String options, LaneTransaction transaction) throws IOException {
-        return store.reread(this, options, transaction);
+    TrackSnapshot reread(int number, String options, LaneTransaction transaction) throws IOException {
+        return store.reread(this, number, options, transaction);
     }
 
     /** How it stands from now on; whoever is reading it just now must not put what it was before in its place. */
@@ -182,12 +191,12 @@ public final class Track {
 
     /** What happened to one segment, newest first. */
     public List<HistoryEntry> history(String key) {
-        return journal.history(key);
+        return journal.history(version.number(), key);
     }
 
     /** When and how long somebody was at a segment, oldest first. */
     public List<Visit> visits(String key) {
-        return journal.visits(key);
+        return journal.visits(version.number(), key);
     }
 
     @Override

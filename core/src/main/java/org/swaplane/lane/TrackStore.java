@@ -44,16 +44,20 @@ public final class TrackStore {
     private final LaneWriter writer;
     private final Clock clock;
     private final List<PositionalData> positional;
+    private final SourceVersions versions;
     /** Those that were removed, too. */
     private volatile List<Track> tracks;
 
-    /** What lanes of an earlier version kept by positions, which are known for keys when the file is read. */
+    /** What is kept of segments; in lanes of an earlier version by positions, for which keys are known when the file is read. */
     interface PositionalData {
         /** Whether there is any of a track. */
         boolean isByPosition(Track track);
 
         /** Called within a transaction. */
         void useKeys(TrackSnapshot snapshot);
+
+        /** Another version of a track's source is worked at now, whose segments have keys of their own. */
+        default void versionChanged(Track track) {}
     }
 
     TrackStore(
@@ -73,11 +77,12 @@ public final class TrackStore {
         this.writer = writer;
         this.clock = clock;
         this.positional = List.copyOf(positional);
+        this.versions = new SourceVersions(database, files, clock);
         this.tracks = List.copyOf(database.query(
                 row -> new Track(
                         row.getLong("id"),
                         row.getString("name"),
-                        row.getString("sha256"),
+                        versions.get(row.getLong("id"), row.getInt("version")),
                         Instant.parse(row.getString("added_at")),
                         new TrackReading(
                                 row.getString("source_language"),
@@ -189,7 +194,7 @@ public final class TrackStore {
                 options.targetLanguage(),
                 keptSegmentation(options.segmentation()),
                 options.document().toJson());
-        ReadDocument read = new ReadDocument(file, reading);
+        ReadDocument read = new ReadDocument(file, reading, Map.of());
         return LaneWriter.await(writer.submit(transaction -> {
             refuseTwice(kept.name(), sha256, language);
             TrackPlan plan = new TrackPlan(inFolder, Optional.empty(), false);
@@ -234,23 +239,20 @@ public final class TrackStore {
                 reading.segmentation(),
                 reading.options(),
                 plan.folder());
-        database.update(
-                "insert into source_version (track, number, sha256, added_at) values (?, 1, ?, ?)",
-                id,
-                sha256,
-                now.toString());
         TrackSummary summary = new TrackSummary(format, "", "", TrackCounts.NONE);
-        return new Track(id, name, sha256, now, reading, plan, summary, new Journal(database, id, clock), this);
+        SourceVersion first = versions.add(id, name, sha256, "");
+        return new Track(id, name, first, now, reading, plan, summary, new Journal(database, id, clock), this);
     }
 
     /** Reads a track's file, with what the journal holds of it. */
     TrackSnapshot read(Track track, Progress progress) throws IOException {
         TrackReading reading = track.reading();
-        ReadDocument read = open(track, reading, settings.rules(), progress);
+        ReadDocument read = open(track, track.version(), reading, settings.rules(), progress);
         if (database.isWritable() && track.journal().isByPosition()) {
             useKeys(track, read);
         }
-        TrackSnapshot snapshot = TrackSnapshot.of(track, read, track.journal().replay());
+        TrackSnapshot snapshot = TrackSnapshot.of(
+                track, read, track.journal().replay(track.version().number()));
         TrackSummary before = track.summary();
         BilingualDocument document = snapshot.document();
         boolean known = before.counts().equals(snapshot.counts())
@@ -267,9 +269,13 @@ public final class TrackStore {
         return snapshot;
     }
 
-    private ReadDocument open(Track track, TrackReading reading, ExtensionRules rules, Progress progress)
+    private ReadDocument open(
+            Track track, SourceVersion version, TrackReading reading, ExtensionRules rules, Progress progress)
             throws IOException {
-        return new ReadDocument(formats.open(original(track), options(reading, rules), progress), reading);
+        return new ReadDocument(
+                formats.open(versions.original(version), options(reading, rules), progress),
+                reading,
+                versions.proposals(track.id(), version));
     }
 
     private void useKeys(Track track, ReadDocument read) {
@@ -306,9 +312,14 @@ public final class TrackStore {
         database.update("update track set counts = ? where id = ?", counts.written(), track.id());
     }
 
-    /** The client's file as it came. */
+    /** The versions of the tracks' sources. */
+    public SourceVersions versions() {
+        return versions;
+    }
+
+    /** The client's file as it came, in the version that is worked at. */
     public Source original(Track track) {
-        return files.source(track.name(), track.sha256());
+        return versions.original(track.version());
     }
 
     /** Lets documents go that nobody asked for in a long time, where too many are in memory. */
@@ -381,7 +392,13 @@ public final class TrackStore {
 
     /** Reads a track's file by other options; changes nothing. */
     ReadDocument readBy(Track track, DocumentOptions options, Progress progress) throws IOException {
-        return open(track, track.reading().withOptions(options.toJson()), settings.rules(), progress);
+        return readBy(track, track.version(), options, progress);
+    }
+
+    /** Reads a version of a track's file by some options; changes nothing. */
+    ReadDocument readBy(Track track, SourceVersion version, DocumentOptions options, Progress progress)
+            throws IOException {
+        return open(track, version, track.reading().withOptions(options.toJson()), settings.rules(), progress);
     }
 
     /** Has a track read by other options from now on; within a transaction. */
@@ -391,11 +408,28 @@ public final class TrackStore {
         transaction.afterwards(() -> track.setReading(reading));
     }
 
-    /** Reads a track by options of before; within a transaction. */
-    TrackSnapshot reread(Track track, String options, LaneTransaction transaction) throws IOException {
-        ReadDocument read = readBy(track, DocumentOptions.ofJson(folder.toString(), options), Progress.NONE);
+    /** Reads a version of a track by options of before; within a transaction. */
+    TrackSnapshot reread(Track track, int number, String options, LaneTransaction transaction) throws IOException {
+        SourceVersion version = versions.get(track.id(), number);
+        ReadDocument read = readBy(track, version, DocumentOptions.ofJson(folder.toString(), options), Progress.NONE);
         keepOptions(track, options, transaction);
-        return TrackSnapshot.of(track, read, track.journal().replay());
+        if (number != track.version().number()) {
+            keepVersion(track, version, transaction);
+        }
+        return TrackSnapshot.of(track, read, track.journal().replay(number));
+    }
+
+    /** Has a track worked at in another version from now on; within a transaction. */
+    void keepVersion(Track track, SourceVersion version, LaneTransaction transaction) {
+        database.update(
+                "update track set version = ?, sha256 = ? where id = ?",
+                version.number(),
+                version.sha256(),
+                track.id());
+        transaction.afterwards(() -> {
+            track.setVersion(version);
+            positional.forEach(each -> each.versionChanged(track));
+        });
     }
 
     /**
@@ -412,7 +446,7 @@ public final class TrackStore {
             progress.at(again.size(), loaded.size());
             TrackReading reading = track.reading();
             readings.put(track, reading);
-            again.put(track, open(track, reading, rules, progress));
+            again.put(track, open(track, track.version(), reading, rules, progress));
         }
         progress.checkCancelled();
         LaneWriter.await(writer.submit(transaction -> {
@@ -424,11 +458,13 @@ public final class TrackStore {
                         .filter(each -> track.reading().equals(readings.get(track)));
                 if (read.isEmpty() && track.loaded().isPresent()) {
                     // It came or was cut otherwise since.
-                    read = Optional.of(open(track, track.reading(), rules, Progress.NONE));
+                    read = Optional.of(open(track, track.version(), track.reading(), rules, Progress.NONE));
                 }
                 if (read.isPresent()) {
-                    TrackSnapshot snapshot =
-                            TrackSnapshot.of(track, read.get(), track.journal().replay());
+                    TrackSnapshot snapshot = TrackSnapshot.of(
+                            track,
+                            read.get(),
+                            track.journal().replay(track.version().number()));
                     describe(track, snapshot);
                     transaction.set(snapshot);
                     transaction.tell(listener -> listener.reread(snapshot));

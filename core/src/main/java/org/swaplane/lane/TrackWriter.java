@@ -70,13 +70,15 @@ final class TrackWriter {
     private Step write(EditRequest request, List<Change> changes, LaneTransaction transaction) {
         Journal journal = track.journal();
         Optional<Long> visit = request.visit()
-                .map(each -> journal.visited(known(each), changes.get(0).key(), request.who(), each));
+                .map(each -> journal.visited(
+                        track.version().number(), known(each), changes.get(0).key(), request.who(), each));
         Optional<Step> begun = request.visit().flatMap(this::typed);
         Step step;
         if (begun.isPresent()) {
             step = journal.amend(begun.get(), changes.get(0).after());
         } else {
-            step = journal.append(request.kind(), request.who(), request.trip(), visit, changes);
+            step = journal.append(
+                    track.version().number(), request.kind(), request.who(), request.trip(), visit, changes);
         }
         OpenVisit now = visit.map(id -> new OpenVisit(request.visit().get().number(), id, Optional.of(step)))
                 .orElse(null);
@@ -94,7 +96,7 @@ final class TrackWriter {
     }
 
     void visited(String key, String who, Visit visit, LaneTransaction transaction) {
-        long id = track.journal().visited(known(visit), key, who, visit);
+        long id = track.journal().visited(track.version().number(), known(visit), key, who, visit);
         Optional<Step> step = typed(visit);
         transaction.afterwards(() -> open = Optional.of(new OpenVisit(visit.number(), id, step)));
     }
@@ -118,7 +120,10 @@ final class TrackWriter {
         for (Journal.Undoable each : track.journal().newest(MOST_PASSED_OVER)) {
             if (each.reading().isPresent()) {
                 track.journal().markUndone(each.step());
-                reread(each.reading().get().before(), transaction);
+                reread(
+                        each.reading().get().versionBefore(),
+                        each.reading().get().before(),
+                        transaction);
                 return Optional.of(each.step());
             }
             Map<Integer, Value> edits = new LinkedHashMap<>();
@@ -143,7 +148,10 @@ final class TrackWriter {
         Step step = undone.get().step();
         track.journal().markRedone(step);
         if (undone.get().reading().isPresent()) {
-            reread(undone.get().reading().get().after(), transaction);
+            reread(
+                    undone.get().reading().get().versionAfter(),
+                    undone.get().reading().get().after(),
+                    transaction);
             return Optional.of(step);
         }
         Map<Integer, Value> edits = new LinkedHashMap<>();
@@ -153,8 +161,8 @@ final class TrackWriter {
     }
 
     /** Reads the track by other options, under which its journal holds other segments. */
-    private void reread(String options, LaneTransaction transaction) throws Exception {
-        TrackSnapshot again = track.reread(options, transaction);
+    private void reread(int version, String options, LaneTransaction transaction) throws Exception {
+        TrackSnapshot again = track.reread(version, options, transaction);
         track.keepCounts(again.counts());
         transaction.set(again);
         transaction.tell(listener -> listener.reread(again));

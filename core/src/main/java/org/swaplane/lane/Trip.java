@@ -12,6 +12,7 @@ import java.util.Optional;
  * @param due until when it is wanted back
  * @param words of the sources that were sent; 0 in trips of earlier versions
  * @param back what came back, empty while it is away
+ * @param version of the source that went out
  * @param withdrawn whether it is not waited for any more; if it comes back all the same, it is recognised
  */
 public record Trip(
@@ -25,7 +26,8 @@ public record Trip(
         Optional<LocalDate> due,
         int words,
         Optional<Back> back,
-        boolean withdrawn) {
+        boolean withdrawn,
+        int version) {
     /** Whether the copy is out and waited for. */
     public boolean isAway() {
         return back.isEmpty() && !withdrawn;
@@ -39,7 +41,18 @@ public record Trip(
     /** The same, come back. */
     Trip with(Back other) {
         return new Trip(
-                code, track, person, purpose, sentAt, sentName, sentSha256, due, words, Optional.of(other), withdrawn);
+                code,
+                track,
+                person,
+                purpose,
+                sentAt,
+                sentName,
+                sentSha256,
+                due,
+                words,
+                Optional.of(other),
+                withdrawn,
+                version);
     }
 
     /** The copy that came back; {@code report} is the name of the report in the lane's folder of reports. */

@@ -59,7 +59,9 @@ public final class TripStore implements TrackStore.PositionalData {
                                 row.getString(3),
                                 row.getString(4),
                                 row.getString(5)),
-                        "select key, author, date, text, trip from remark where track = ? order by id",
+                        "select key, author, date, text, trip from remark"
+                                + " where track = ? and version = (select version from track where id = remark.track)"
+                                + " order by id",
                         track));
     }
 
@@ -115,11 +117,12 @@ public final class TripStore implements TrackStore.PositionalData {
                 request.due(),
                 words,
                 Optional.empty(),
-                false);
+                false,
+                track.version().number());
         LaneWriter.await(writer.submit(transaction -> {
             database.update(
-                    "insert into trip (code, track, person, purpose, sent_at, sent_name, sent_sha256, due, words)"
-                            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                    "insert into trip (code, track, person, purpose, sent_at, sent_name, sent_sha256, due, words, version)"
+                            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
                     code,
                     track.id(),
                     person,
@@ -128,7 +131,8 @@ public final class TripStore implements TrackStore.PositionalData {
                     copy.name(),
                     sha256,
                     request.due().map(LocalDate::toString).orElse(""),
-                    words);
+                    words,
+                    trip.version());
             record(code, person, TripEvent.Kind.SENT, copy.name());
             changed(trip, transaction);
             return null;
@@ -257,7 +261,10 @@ public final class TripStore implements TrackStore.PositionalData {
                 });
             }
         }
-        database.updateAll("insert into remark (track, key, author, date, text, trip) values (?, ?, ?, ?, ?, ?)", rows);
+        database.updateAll(
+                "insert into remark (track, key, author, date, text, trip, version)"
+                        + " values (?, ?, ?, ?, ?, ?, (select version from track where id = ?1))",
+                rows);
         transaction.afterwards(() -> readRemarks(trip.track()));
         changed(trip.with(back), transaction);
     }
@@ -287,7 +294,33 @@ public final class TripStore implements TrackStore.PositionalData {
                 Optional.of(row.getString("due")).filter(day -> !day.isEmpty()).map(LocalDate::parse),
                 row.getInt("words"),
                 back,
-                row.getInt("withdrawn") != 0);
+                row.getInt("withdrawn") != 0,
+                row.getInt("version"));
+    }
+
+    @Override
+    public void versionChanged(Track track) {
+        readRemarks(track.id());
+    }
+
+    /** Has remarks follow their segments into another version; within a transaction. */
+    void carryRemarks(Track track, SourceVersion version, Map<String, String> keys) {
+        database.updateAll(
+                "insert into remark (track, key, author, date, text, trip, version)"
+                        + " select track, ?, author, date, text, trip, ? from remark"
+                        + " where track = ? and key = ? and version = ?",
+                remarks(track.id()).stream()
+                        .map(SegmentRemark::key)
+                        .distinct()
+                        .filter(key -> key.isEmpty() || keys.containsKey(key))
+                        .map(key -> new Object[] {
+                            key.isEmpty() ? key : keys.get(key),
+                            version.number(),
+                            track.id(),
+                            key,
+                            track.version().number()
+                        })
+                        .toList());
     }
 
     @Override
