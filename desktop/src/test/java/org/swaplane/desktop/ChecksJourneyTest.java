@@ -17,6 +17,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.swaplane.check.Finding;
+import org.swaplane.desktop.editor.TargetEditor;
 import org.swaplane.desktop.session.ViewId;
 
 /** Findings worked through in the real window, by keyboard. */
@@ -60,6 +61,25 @@ class ChecksJourneyTest extends LaneWindow {
         assertThat(session.checking().setAside()).isNotEmpty().allMatch(aside -> aside.reason()
                 .equals("agreed"));
         assertThat(now().target(4).plainText()).contains("14:05");
+    }
+
+    @Test
+    void aTargetIsCorrectedInPlaceAndStaysInSightUntilItIsLeft() throws Exception {
+        openChecks();
+        choose("numbers");
+        int segment = findings().getSelectionModel().getSelectedItem().segment();
+        String before = now().target(segment).plainText();
+
+        push(KeyCode.F2);
+        write("!!");
+        assertThat(now().target(segment).plainText()).isEqualTo(before + "!!");
+        assertThat(lookup("#card-target").queryAs(TargetEditor.class).content().plainText())
+                .isEqualTo(before + "!!");
+
+        push(KeyCode.ESCAPE);
+        assertThat(lookup("#card-target").query().isFocused()).isFalse();
+        push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(now().target(segment).plainText()).isEqualTo(before);
     }
 
     @Test

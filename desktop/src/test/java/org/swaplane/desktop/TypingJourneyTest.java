@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.event.Event;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -103,6 +104,22 @@ class TypingJourneyTest extends LaneWindow {
             interact(() -> {});
             sleep(30);
         }
+    }
+
+    @Test
+    void theCurrentSegmentHasWhatComesNextInSight() {
+        for (int i = 0; i < 40; i++) {
+            key(KeyCode.ENTER, "\r", true, false);
+        }
+        settle();
+        waitForFrames();
+
+        Node list = lookup("#segments").query();
+        Node editor = lookup("#target-editor").query();
+        Bounds seen = list.localToScene(list.getLayoutBounds());
+        Bounds at = editor.localToScene(editor.getLayoutBounds());
+        assertThat(at.getMinY()).isBetween(seen.getMinY(), seen.getMinY() + seen.getHeight() / 2);
+        assertThat(at.getMaxY()).isLessThan(seen.getMaxY() - 40);
     }
 
     private Node focusOwner() {

@@ -14,6 +14,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.DatePicker;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
@@ -62,6 +63,8 @@ public final class BoardView implements View {
     private final CommandMenu menu = new CommandMenu();
     private final IntakePanel intake;
     private final Button choose;
+    private Track followed;
+    private final ScrollPane reread = new ScrollPane();
     private final PauseTransition chosenLater = new PauseTransition(LEAFING);
     private final VBox node;
 
@@ -69,7 +72,7 @@ public final class BoardView implements View {
         this.session = session;
         this.model = new BoardModel(session);
         this.table = new BoardTable(session, this::goOn);
-        this.panel = new TrackPanel(session, picker);
+        this.panel = new TrackPanel(session, picker, this::askHowToRead);
         this.intake = new IntakePanel(session, picker);
         this.choose = Controls.button("choose-files", "board.choose", () -> receive(picker));
         filter.setId("board-filter");
@@ -105,12 +108,28 @@ public final class BoardView implements View {
         HBox.setHgrow(totals, Priority.ALWAYS);
         table.getSelectionModel().getSelectedItems().addListener((javafx.beans.Observable list) -> selectionChanged());
         chosenLater.setOnFinished(event -> choose());
-        List.of(table, intake).forEach(each -> VBox.setVgrow(each, Priority.ALWAYS));
+        reread.setFitToWidth(true);
+        Controls.showIf(reread, false);
+        List.of(table, intake, reread).forEach(each -> VBox.setVgrow(each, Priority.ALWAYS));
         language = new LanguageField("board-language", session.person().lastLanguages());
         bulk = bulk();
         HBox bar = Controls.row(Controls.title("view.board"), filter, group, totals, choose, menu);
-        node = Controls.styled(new VBox(bar, empty, intake, table, bulk, panel), "view");
+        node = Controls.styled(new VBox(bar, empty, intake, table, bulk, panel, reread), "view");
         session.intakes().property().addListener((property, before, now) -> showIntake());
+        showIntake();
+    }
+
+    /** The document's choices take the room of the list until they are made or left. */
+    private void askHowToRead(Track track) {
+        reread.setContent(new RereadPanel(session, track, this::leaveReread));
+        Controls.showIf(reread, true);
+        showIntake();
+        reread.getContent().requestFocus();
+    }
+
+    private void leaveReread() {
+        session.sourceUpdates().dismiss();
+        Controls.showIf(reread, false);
         showIntake();
     }
 
@@ -189,14 +208,15 @@ public final class BoardView implements View {
     private void choose() {
         List<BoardModel.Row> rows = table.selectedRows();
         if (rows.size() == 1 && rows.get(0).track() != session.track()) {
-            session.choose(rows.get(0).track());
+            followed = rows.get(0).track();
+            session.choose(followed);
         }
     }
 
     private void showSelection() {
         List<BoardModel.Row> rows = table.selectedRows();
-        panel.show(rows.size() == 1 && intake.isEmpty() ? rows.get(0) : null);
-        Controls.showIf(bulk, !rows.isEmpty() && intake.isEmpty());
+        panel.show(rows.size() == 1 && intake.isEmpty() && !reread.isVisible() ? rows.get(0) : null);
+        Controls.showIf(bulk, !rows.isEmpty() && intake.isEmpty() && !reread.isVisible());
         BoardModel.Totals of = BoardModel.totals(rows);
         selected.setText(Strings.text("board.selected", of.files(), of.words()));
         List<Optional<LocalDate>> dates =
@@ -258,7 +278,7 @@ public final class BoardView implements View {
     public void refresh() {
         boolean none = session.lane().tracks().isEmpty();
         Controls.showIf(empty, none && intake.isEmpty());
-        Controls.showIf(table, !none && intake.isEmpty());
+        Controls.showIf(table, !none && intake.isEmpty() && !reread.isVisible());
         table.show(model.groups());
         BoardModel.Totals all = BoardModel.totals(model.rows());
         totals.setText(
@@ -266,8 +286,11 @@ public final class BoardView implements View {
                         ? ""
                         : Strings.text(
                                 "board.totals", all.files(), all.away(), all.overdue(), all.reviewed(), all.words()));
-        if (table.selectedRows().isEmpty() && session.track() != null) {
+        if (session.track() != null && (table.selectedRows().isEmpty() || session.track() != followed)) {
+            // Somebody went to another track elsewhere: what was about to be chosen here is out of date.
+            chosenLater.stop();
             table.select(session.track());
+            followed = session.track();
         }
         showSelection();
     }

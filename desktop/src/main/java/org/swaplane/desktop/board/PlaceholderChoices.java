@@ -14,7 +14,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.intake.Arrival;
+import org.swaplane.document.Segment;
 import org.swaplane.placeholder.PlaceholderRules;
 import org.swaplane.placeholder.Placeholders;
 import org.swaplane.task.CannotProceedException;
@@ -54,13 +54,11 @@ final class PlaceholderChoices extends VBox {
                         caught);
     }
 
-    void show(PlaceholderRules rules, Arrival arrival) {
-        texts = arrival.file().isEmpty()
-                ? List.of()
-                : arrival.document().segments().stream()
-                        .limit(LOOKED_AT)
-                        .map(segment -> segment.source().withCodes())
-                        .toList();
+    void show(PlaceholderRules rules, List<Segment> segments) {
+        texts = segments.stream()
+                .limit(LOOKED_AT)
+                .map(segment -> segment.source().withCodes())
+                .toList();
         shipped.forEach((name, box) -> box.setSelected(!rules.off().contains(name)));
         own.setText(rules.own().stream()
                 .map(each -> each.name() + " = " + each.pattern())

@@ -1,6 +1,7 @@
 package org.swaplane.desktop.board;
 
 import java.util.List;
+import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -26,14 +27,18 @@ final class TrackPanel extends VBox {
     private final TrackTimeline timeline = new TrackTimeline(true);
     private final HBox blockers = Controls.styled(new HBox(), "blockers");
     private final Button foreign;
+    private final Button change;
     private BoardModel.Row shown;
 
-    TrackPanel(LaneSession session, FilePicker picker) {
+    /** @param reread asks how a document is read */
+    TrackPanel(LaneSession session, FilePicker picker, Consumer<Track> reread) {
         this.session = session;
         this.picker = picker;
         getStyleClass().addAll("card", "track");
         setId("track-panel");
         foreign = Controls.styled(Controls.button("show-foreign", "foreign.show", this::toggleForeign), "small");
+        change = Controls.styled(
+                Controls.button("show-reread", "document.change", () -> reread.accept(shown.track())), "small");
         // Where there is little room, the languages give way first, then the counts.
         languages.setWrapText(false);
         counts.setWrapText(false);
@@ -41,7 +46,7 @@ final class TrackPanel extends VBox {
         counts.setMinWidth(0);
         name.setMinWidth(120);
         HBox.setHgrow(languages, Priority.ALWAYS);
-        getChildren().addAll(Controls.row(name, languages, counts, foreign), timeline, blockers);
+        getChildren().addAll(Controls.row(name, languages, counts, change, foreign), timeline, blockers);
     }
 
     void show(BoardModel.Row row) {
@@ -68,6 +73,11 @@ final class TrackPanel extends VBox {
                 of.segments(State.REVIEWED) + of.segments(State.FINAL),
                 of.lockedSegments()));
         Controls.showIf(foreign, !foreignItems().isEmpty());
+        Controls.showIf(
+                change,
+                track.loaded().isPresent()
+                        && track.loaded().get().isDocument()
+                        && !session.lane().isReadOnly());
         timeline.show(track, row.trips(), session.lane().clock().instant());
         showBlockers(row);
     }

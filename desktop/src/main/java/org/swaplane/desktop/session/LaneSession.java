@@ -46,6 +46,7 @@ public final class LaneSession {
     private final List<Consumer<Set<Topic>>> listeners = new CopyOnWriteArrayList<>();
     private final Set<Topic> changed = EnumSet.noneOf(Topic.class);
     private final Editing editing;
+    private final SourceUpdates sourceUpdates;
     private final Intakes intakes;
     private final Exchange exchange;
     private final DryRuns dryRuns;
@@ -82,6 +83,7 @@ public final class LaneSession {
         });
         this.background = new Background(this.window, this::failed);
         this.editing = new Editing(this, this.window);
+        this.sourceUpdates = new SourceUpdates(this);
         this.intakes = new Intakes(this, person);
         this.exchange = new Exchange(this);
         this.dryRuns = new DryRuns(this);
@@ -205,6 +207,11 @@ public final class LaneSession {
     }
 
     /** What people do with segments. */
+    /** Versions of sources that are compared. */
+    public SourceUpdates sourceUpdates() {
+        return sourceUpdates;
+    }
+
     public Editing editing() {
         return editing;
     }
