@@ -8,13 +8,12 @@ import java.util.List;
 public final class ReviewInstructions {
     private ReviewInstructions() {}
 
-    public static List<String> forReview() {
-        return List.of(
-                text("copy.instructions.review"), text("copy.instructions.tags"), text("copy.instructions.rows"));
+    /** What to do, by the key of the sentence, and what holds for every copy. */
+    public static List<String> of(String purpose) {
+        return List.of(text(purpose), text("copy.instructions.tags"), text("copy.instructions.rows"));
     }
 
-    public static List<String> forTranslation() {
-        return List.of(
-                text("copy.instructions.translation"), text("copy.instructions.tags"), text("copy.instructions.rows"));
+    public static List<String> forReview() {
+        return of("copy.instructions.review");
     }
 }

@@ -1,6 +1,7 @@
 package org.swaplane.exchange;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
+import org.swaplane.document.Fingerprint;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.task.CannotProceedException;
@@ -25,16 +27,43 @@ import org.swaplane.task.CannotProceedException;
  * @param findings only segments in which the checks find something
  * @param changed only segments for which the file holds a proposal made for another source: an earlier version of it, mostly
  * @param words so many of the source from the first open segment, to the end of a unit
+ * @param beyond what only somebody at the window can choose
  */
 public record RowSelection(
-        List<Range> rows, Set<State> states, boolean findings, boolean changed, Optional<Integer> words) {
+        List<Range> rows,
+        Set<State> states,
+        boolean findings,
+        boolean changed,
+        Optional<Integer> words,
+        Beyond beyond) {
     public static final RowSelection ALL = new RowSelection(List.of(), Set.of(), false, false, Optional.empty());
+
+    /**
+     * Further conditions.
+     *
+     * @param locked whether locked segments go along
+     * @param repeated whether every segment goes, and not only the first of those with the same source
+     * @param keys only the segments with these keys
+     */
+    public record Beyond(boolean locked, boolean repeated, Optional<Set<String>> keys) {
+        public static final Beyond NOTHING = new Beyond(true, true, Optional.empty());
+    }
 
     /** From the first number to the last. */
     public record Range(int first, int last) {
         private boolean holds(int number) {
             return number >= first && number <= last;
         }
+    }
+
+    public RowSelection(
+            List<Range> rows, Set<State> states, boolean findings, boolean changed, Optional<Integer> words) {
+        this(rows, states, findings, changed, words, Beyond.NOTHING);
+    }
+
+    /** The same under further conditions. */
+    public RowSelection with(Beyond further) {
+        return new RowSelection(rows, states, findings, changed, words, further);
     }
 
     public RowSelection {
@@ -113,15 +142,23 @@ public record RowSelection(
      */
     public List<Integer> of(BilingualDocument document, Supplier<Set<Integer>> withFindings) {
         Set<Integer> found = findings ? withFindings.get() : Set.of();
+        Set<String> seen = new HashSet<>();
         List<Integer> chosen = IntStream.range(0, document.segments().size())
                 .filter(index -> rows.isEmpty() || rows.stream().anyMatch(range -> range.holds(index + 1)))
                 .filter(index -> states.isEmpty()
                         || states.contains(document.segments().get(index).state()))
                 .filter(index -> !findings || found.contains(index))
                 .filter(index -> !changed || isChanged(document.segments().get(index)))
+                .filter(index -> isWanted(document.segments().get(index), seen))
                 .boxed()
                 .toList();
         return words.map(most -> ofWords(document, chosen, most)).orElse(chosen);
+    }
+
+    private boolean isWanted(Segment segment, Set<String> seen) {
+        return (beyond.locked() || !segment.locked())
+                && beyond.keys().map(keys -> keys.contains(segment.key())).orElse(true)
+                && (beyond.repeated() || seen.add(Fingerprint.of(segment.source())));
     }
 
     private static boolean isChanged(Segment segment) {

@@ -25,6 +25,7 @@ import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.intake.Arrival.Role;
 import org.swaplane.lane.Lane;
+import org.swaplane.lane.OtherLanes;
 import org.swaplane.lane.ReturnImport;
 import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.task.CannotProceedException;
@@ -39,13 +40,20 @@ public final class Arrivals {
             Set.of("pdf", "doc", "xls", "ppt", "rtf", "odt", "ods", "odp", "eml", "msg");
 
     private final Lane lane;
+    private final OtherLanes others;
     private final FileOptions options;
     private final Set<String> fingerprints = new HashSet<>();
 
     /** {@code options} are for documents, which do not say their languages, and for bilingual files that name no target. */
     public Arrivals(Lane lane, FileOptions options) {
+        this(lane, OtherLanes.NONE, options);
+    }
+
+    /** @param others where copies may belong that the lane did not send */
+    public Arrivals(Lane lane, OtherLanes others, FileOptions options) {
         this.lane = lane;
         this.options = options;
+        this.others = others;
     }
 
     /** Everything in these files, folders and zips. */
@@ -150,7 +158,7 @@ public final class Arrivals {
             // Copies come first: as tables they could pass for lists of terms.
             Optional<ReturnedCopy> copy = lane.copies().find(source);
             if (copy.isPresent()) {
-                return new ReturnImport(lane)
+                return new ReturnImport(lane, others)
                         .recognisedAll(source, copy.get()).stream()
                                 .map(each -> returned(how, each))
                                 .toList();

@@ -191,10 +191,7 @@ public final class CopyExport {
         all.add(text("copy.recipient", person));
         request.due().ifPresent(due -> all.add(text("copy.due", due.toString())));
         all.addAll(request.instructions());
-        all.addAll(
-                request.purpose() == Purpose.REVIEW
-                        ? ReviewInstructions.forReview()
-                        : ReviewInstructions.forTranslation());
+        all.addAll(ReviewInstructions.of(request.purpose().instructions()));
         return all;
     }
 

@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.swaplane.document.State;
 
 /**
@@ -186,6 +187,18 @@ final class Journal {
                 row.getBoolean(column + 2));
     }
 
+    /** How the document was read when a version of before was left. */
+    String optionsOf(int version) {
+        return database.query(
+                        row -> row.getString(1),
+                        "select options_before from step where track = ? and kind = ? and version_before = ?"
+                                + " order by id desc limit 1",
+                        track,
+                        StepKind.NEW_VERSION.name(),
+                        version)
+                .get(0);
+    }
+
     /** What each segment of a version that was ever changed holds, by its key. */
     Map<String, Value> replay(int version) {
         Map<String, Value> values = new LinkedHashMap<>();
@@ -267,6 +280,17 @@ final class Journal {
                 value(row, 5),
                 value(row, 8),
                 row.getInt("undone") > 0);
+    }
+
+    /** Keys of the segments of a version that were changed after a moment. */
+    Set<String> changedSince(int version, Instant moment) {
+        return Set.copyOf(database.query(
+                row -> row.getString(1),
+                "select distinct key from change join step on step.id = change.step"
+                        + " where track = ? and version = ? and undone = 0 and at > ?",
+                track,
+                version,
+                moment.toString()));
     }
 
     /** How often and how long somebody was at a segment, oldest first. */

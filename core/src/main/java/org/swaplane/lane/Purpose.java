@@ -1,7 +1,31 @@
 package org.swaplane.lane;
 
-/** What a copy was sent for. */
+import org.swaplane.document.State;
+
+/** What a copy goes out for. */
 public enum Purpose {
-    REVIEW,
-    TRANSLATION
+    TRANSLATION(State.TRANSLATED, "copy.instructions.translation"),
+    REVIEW(State.REVIEWED, "copy.instructions.review"),
+    /** The client says yes or no. */
+    APPROVAL(State.REVIEWED, "copy.instructions.approval"),
+    /** Somebody is asked about the terms. */
+    TERMINOLOGY(State.TRANSLATED, "copy.instructions.terminology");
+
+    private final State after;
+    private final String instructions;
+
+    Purpose(State after, String instructions) {
+        this.after = after;
+        this.instructions = instructions;
+    }
+
+    /** The state of a target that was taken from such a copy. */
+    public State after() {
+        return after;
+    }
+
+    /** Key of the sentence that tells the recipient what to do. */
+    public String instructions() {
+        return instructions;
+    }
 }

@@ -15,10 +15,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.swaplane.check.Finding;
 import org.swaplane.content.Content;
+import org.swaplane.content.Retagging;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Fingerprint;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.exchange.ReturnReader;
@@ -28,7 +31,9 @@ import org.swaplane.exchange.ReturnedBilingual;
 import org.swaplane.exchange.RowChange;
 import org.swaplane.exchange.RowRemark;
 import org.swaplane.exchange.SentRow;
+import org.swaplane.format.BilingualFile;
 import org.swaplane.format.NewFile;
+import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Source;
 import org.swaplane.report.Report;
 import org.swaplane.report.ReportForm;
@@ -43,9 +48,16 @@ public final class ReturnImport {
     private static final double MOST_OF_IT = 0.5;
 
     private final Lane lane;
+    private final OtherLanes others;
 
     public ReturnImport(Lane lane) {
+        this(lane, OtherLanes.NONE);
+    }
+
+    /** @param others where a copy may belong that this lane did not send */
+    public ReturnImport(Lane lane, OtherLanes others) {
         this.lane = lane;
+        this.others = others;
     }
 
     /**
@@ -90,6 +102,77 @@ public final class ReturnImport {
         return recognised(copy, lane.copies().read(copy));
     }
 
+    /**
+     * Reads again what came back of a trip, to accept later what was left.
+     *
+     * @throws CannotProceedException when it cannot be recognised any more
+     */
+    public Recognised again(Trip trip, Progress progress) throws IOException {
+        Source copy = lane.trips().returnedCopy(trip);
+        Optional<ReturnedCopy> returned = lane.copies().find(copy);
+        if (returned.isPresent()) {
+            return recognisedAll(copy, returned.get()).stream()
+                    .filter(each -> each.trip().equals(trip))
+                    .findFirst()
+                    .orElseThrow(() -> new CannotProceedException(copy.name(), "problem.no-review-copy"));
+        }
+        Track track = lane.track(trip.track());
+        return recognise(copy, lane.trackStore().openCopy(track, copy, progress).document(), progress)
+                .orElseThrow(() -> new CannotProceedException(copy.name(), "problem.no-review-copy"));
+    }
+
+    /** What others answered in the same segments, by index in the track as it stands. */
+    public Map<Integer, List<OtherAnswer>> others(Recognised recognised, Progress progress) throws IOException {
+        Set<Integer> here =
+                recognised.reading().changes().stream().map(RowChange::index).collect(Collectors.toSet());
+        Map<Integer, List<OtherAnswer>> others = new HashMap<>();
+        for (Trip trip : lane.trips().of(recognised.track())) {
+            if (trip.back().isPresent() && !trip.code().equals(recognised.trip().code())) {
+                progress.checkCancelled();
+                again(trip, progress).reading().changes().stream()
+                        .filter(change -> here.contains(change.index()))
+                        .forEach(change -> others.computeIfAbsent(change.index(), index -> new ArrayList<>())
+                                .add(new OtherAnswer(trip.person(), change.returned())));
+            }
+        }
+        return others;
+    }
+
+    /**
+     * Writes the bilingual file that came back once more, with what stands in the lane now: what was accepted is as it came back, and what was
+     * not is ours again. Everything else of it stays as it is.
+     *
+     * @throws CannotProceedException when it is a review copy, or has other segments than the file that was sent
+     */
+    public Path answer(Recognised recognised, Progress progress) throws IOException {
+        Track track = recognised.track();
+        TrackSnapshot now = track.now(progress);
+        BilingualFile file = lane.trackStore().openCopy(track, recognised.copy(), progress);
+        List<Segment> theirs = file.document().segments();
+        boolean fits = theirs.size() == now.size()
+                && IntStream.range(0, now.size())
+                        .allMatch(i -> Fingerprint.of(theirs.get(i).source())
+                                .equals(Fingerprint.of(now.segment(i).source())));
+        if (!fits) {
+            throw new CannotProceedException(recognised.copy().name(), "problem.no-answer");
+        }
+        List<SegmentEdit> edits = new ArrayList<>();
+        for (int i = 0; i < now.size(); i++) {
+            Segment there = theirs.get(i);
+            Optional<Content> ours = Retagging.of(now.target(i), now.segment(i).source(), there.source());
+            boolean differs = ours.isPresent() && !ours.get().sameAs(there.target());
+            if (differs && !there.locked()) {
+                edits.add(new SegmentEdit(i, ours.get(), now.state(i), Optional.empty()));
+            }
+        }
+        Path out = lane.free("sent", recognised.copy().name());
+        NewFile.write(out, false, stream -> file.write(edits, stream, progress));
+        return out;
+    }
+
+    /** Another person's answer in the same segment, in tag notation. */
+    public record OtherAnswer(String person, String returned) {}
+
     /** The same of a copy that was read already. */
     public Recognised recognised(Source copy, ReturnedCopy returned) throws IOException {
         return recognisedAll(copy, returned).get(0);
@@ -102,15 +185,21 @@ public final class ReturnImport {
             Optional<Trip> trip = lane.trips().find(code);
             if (trip.isPresent()) {
                 TrackSnapshot now = lane.track(trip.get().track()).now();
-                ReturnReading reading = ReturnReader.read(returned.of(code), code, sentRows(trip.get(), now));
-                all.add(recognised(copy, trip.get(), now, reading));
+                TripSide side = TripSide.of(lane, trip.get(), now);
+                ReturnReading reading = ReturnReader.read(returned.of(code), code, sentRows(trip.get(), side));
+                all.add(recognised(copy, trip.get(), now, side.broughtOver(reading)));
             }
         }
         if (all.isEmpty()) {
-            throw new CannotProceedException(
-                    copy.name(), "problem.trip-of-other-lane", returned.trip().orElseThrow());
+            throw notOurs(copy, returned.trip().orElseThrow());
         }
         return all;
+    }
+
+    private CannotProceedException notOurs(Source copy, String trip) {
+        return others.sender(trip, lane.formats(), lane.clock())
+                .map(name -> new CannotProceedException(copy.name(), "problem.copy-of-named-lane", name))
+                .orElseGet(() -> new CannotProceedException(copy.name(), "problem.trip-of-other-lane", trip));
     }
 
     /**
@@ -140,23 +229,24 @@ public final class ReturnImport {
                 continue;
             }
             TrackSnapshot now = track.now(progress);
-            if (sent.segments().size() == now.size()) {
+            TripSide side = TripSide.of(lane, trip, now);
+            if (sent.segments().size() == side.size()) {
                 ReturnedBilingual back = new ReturnedBilingual(
                         document,
                         trip.code(),
-                        sentRows(sent, now),
+                        sentRows(sent, side),
                         now.document().parts().stream()
                                 .map(part -> part.targetLanguage())
                                 .toList());
                 if (back.recognised() >= MOST_OF_IT) {
-                    return Optional.of(recognised(copy, trip, now, back.read()));
+                    return Optional.of(recognised(copy, trip, now, side.broughtOver(back.read())));
                 }
             }
         }
         return Optional.empty();
     }
 
-    private static List<SentRow> sentRows(BilingualDocument sent, TrackSnapshot track) {
+    private static List<SentRow> sentRows(BilingualDocument sent, TripSide track) {
         List<SentRow> rows = new ArrayList<>();
         for (int i = 0; i < track.size(); i++) {
             Segment there = sent.segments().get(i);
@@ -169,7 +259,7 @@ public final class ReturnImport {
     }
 
     /** What was sent is read from the very copy that went out. */
-    private List<SentRow> sentRows(Trip trip, TrackSnapshot track) throws IOException {
+    private List<SentRow> sentRows(Trip trip, TripSide track) throws IOException {
         Map<Integer, ReturnedRow> sent = lane.trips().sentRows(trip, lane.copies()).stream()
                 .filter(row -> row.code()
                         .filter(code -> code.trip().equals(trip.code()))
@@ -200,9 +290,18 @@ public final class ReturnImport {
      * @param rows numbers of the rows to take; one that cannot be taken is refused
      */
     public Taken take(Recognised recognised, Set<Integer> rows) throws IOException {
+        return take(recognised, rows, Map.of());
+    }
+
+    /**
+     * The same with some answers put into other words.
+     *
+     * @param worded what is taken instead of the answer, by the number of the row
+     */
+    public Taken take(Recognised recognised, Set<Integer> rows, Map<Integer, Content> worded) throws IOException {
         Trip trip = recognised.trip();
         EditRequest request = EditRequest.of(
-                        recognised.compared(), StepKind.TAKEN, who(recognised), edits(recognised, rows))
+                        recognised.compared(), StepKind.TAKEN, who(recognised), edits(recognised, rows, worded))
                 .ofTrip(trip.code());
         String sha256 = lane.trips().keep(recognised.copy());
         Path report = lane.free("reports", "return-" + trip.code() + ".html");
@@ -237,14 +336,15 @@ public final class ReturnImport {
         }
     }
 
-    private static Map<Integer, Value> edits(Recognised recognised, Set<Integer> rows) {
-        State state = recognised.trip().purpose() == Purpose.REVIEW ? State.REVIEWED : State.TRANSLATED;
+    private static Map<Integer, Value> edits(Recognised recognised, Set<Integer> rows, Map<Integer, Content> worded) {
+        State state = recognised.trip().purpose().after();
         Map<Integer, Value> edits = new HashMap<>();
         for (RowChange change : recognised.reading().changes()) {
             if (rows.contains(change.number())) {
-                Content answer = change.applicable()
+                Content applicable = change.applicable()
                         .orElseThrow(() -> new CannotProceedException(
                                 recognised.copy().name(), "problem.row-not-accepted", change.number()));
+                Content answer = worded.getOrDefault(change.number(), applicable);
                 State after = change.isOfStateOnly() ? change.state().orElse(state) : state;
                 edits.put(change.index(), new Value(answer, answer.isEmpty() ? State.INITIAL : after));
             }

@@ -29,6 +29,11 @@ public record SendRequest(
         instructions = List.copyOf(instructions);
     }
 
+    /** The same of other segments. */
+    public SendRequest of(RowSelection other) {
+        return new SendRequest(people, purpose, form, other, due, instructions, context, together);
+    }
+
     /** All of it to one person. */
     public static SendRequest of(String person, Purpose purpose, Form form) {
         return new SendRequest(List.of(person), purpose, form, RowSelection.ALL, Optional.empty(), List.of(), 0, false);

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
@@ -192,6 +193,11 @@ public final class Track {
     /** What happened to one segment, newest first. */
     public List<HistoryEntry> history(String key) {
         return journal.history(version.number(), key);
+    }
+
+    /** Keys of the segments that were changed after a moment. */
+    public Set<String> changedSince(Instant moment) {
+        return journal.changedSince(version.number(), moment);
     }
 
     /** When and how long somebody was at a segment, oldest first. */

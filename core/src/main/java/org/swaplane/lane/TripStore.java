@@ -223,6 +223,12 @@ public final class TripStore implements TrackStore.PositionalData {
         return document;
     }
 
+    /** The copy that came back of a trip. */
+    Source returnedCopy(Trip trip) {
+        Trip.Back back = trip.back().orElseThrow();
+        return files.source(back.name(), back.sha256());
+    }
+
     /** Keeps the bytes of a copy that came back; returns their SHA-256. */
     String keep(Source copy) throws IOException {
         return files.keep(copy);

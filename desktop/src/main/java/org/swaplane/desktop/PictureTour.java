@@ -9,6 +9,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
@@ -87,9 +88,11 @@ public final class PictureTour extends Application {
                         .receive(List.of(folder.resolve("returned").resolve("scan final (2).docx"))),
                 "bring-back");
         steps.add(() -> session.exchange()
-                .take(session.exchange().returnedProperty().get().reading().safe().stream()
-                        .map(RowChange::number)
-                        .collect(Collectors.toSet())));
+                .take(
+                        session.exchange().returnedProperty().get().reading().safe().stream()
+                                .map(RowChange::number)
+                                .collect(Collectors.toSet()),
+                        Map.of()));
         step(
                 () -> {
                     session.dismissMessage();

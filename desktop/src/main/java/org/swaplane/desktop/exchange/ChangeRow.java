@@ -2,12 +2,14 @@ package org.swaplane.desktop.exchange;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.binding.DoubleExpression;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.ColumnConstraints;
@@ -25,6 +27,7 @@ import org.swaplane.desktop.text.Strings;
 import org.swaplane.exchange.RowChange;
 import org.swaplane.exchange.RowRemark;
 import org.swaplane.exchange.StructureProblem;
+import org.swaplane.lane.ReturnImport;
 import org.swaplane.reviewcopy.Revision;
 
 /** One change that came back: source, and the three texts with what differs marked. */
@@ -38,6 +41,8 @@ final class ChangeRow extends GridPane {
     private final ContentFlow now = new ContentFlow();
     private final ContentFlow repaired = new ContentFlow();
     private final Label remarked = Controls.quiet("");
+    private final ContentFlow instead = new ContentFlow();
+    private final VBox others = Controls.styled(new VBox(), "column-tight");
     private final Label by = Controls.quiet("");
     private final Label problems = Controls.styled(new Label(), "stop-text");
     private final ToggleButton take = new ToggleButton();
@@ -81,7 +86,18 @@ final class ChangeRow extends GridPane {
                 text("return.returned", returned),
                 decision);
         add(text("return.now", now), 2, 1);
-        add(Controls.styled(new VBox(by, text("return.repaired", repaired), problems, remarked), "column-tight"), 3, 1);
+        add(
+                Controls.styled(
+                        new VBox(
+                                by,
+                                text("return.repaired", repaired),
+                                text("return.worded", instead),
+                                others,
+                                problems,
+                                remarked),
+                        "column-tight"),
+                3,
+                1);
         remarked.setMinHeight(USE_PREF_SIZE);
         GridPane.setValignment(number, VPos.TOP);
         GridPane.setValignment(decision, VPos.TOP);
@@ -147,6 +163,37 @@ final class ChangeRow extends GridPane {
         take.setSelected(taken);
         keep.setSelected(!taken);
         take.setText(Strings.text(mends ? "return.mended" : "return.taking"));
+    }
+
+    /** What other people answered in the same segment, side by side with this one. */
+    void showOthers(List<ReturnImport.OtherAnswer> answers) {
+        others.getChildren()
+                .setAll(answers.stream()
+                        .map(answer -> {
+                            ContentFlow flow = new ContentFlow();
+                            showWritten(
+                                    flow,
+                                    shown,
+                                    answer.returned(),
+                                    TextDifference.between(shown.returned(), answer.returned())
+                                            .after());
+                            return (Node) Controls.styled(
+                                    new VBox(
+                                            Controls.styled(
+                                                    new Label(Strings.text("return.also-from", answer.person())),
+                                                    "caption"),
+                                            flow),
+                                    "column-tight");
+                        })
+                        .toList());
+        Controls.showIf(others, !answers.isEmpty());
+    }
+
+    /** The words that are taken instead of the answer. */
+    void showWorded(Optional<Content> words) {
+        Controls.showIf(instead.getParent(), words.isPresent());
+        words.ifPresent(
+                content -> instead.show(content, TagNumbers.of(shown.segment().source()), List.of()));
     }
 
     /** A remark in words, with the number of its row where {@code withRow}; one that is not signed is the recipient's. */

@@ -39,6 +39,8 @@ public final class ExchangeView implements View {
     private final Button openFolder;
     private final Button copyPath;
     private final Button withdraw;
+    private final VBox history;
+    private final AddressBook contacts;
     private final ReturnPanel returned;
     private final HBox desk;
     private final VBox node;
@@ -67,9 +69,21 @@ public final class ExchangeView implements View {
         left.setPrefWidth(FORM);
         left.setMinWidth(FORM);
         VBox.setVgrow(trips, Priority.ALWAYS);
-        VBox right = Controls.column(
-                Controls.row(Controls.heading("exchange.trips"), Controls.spacer(), openFolder, copyPath, withdraw),
+        history = Controls.column(
+                Controls.row(
+                        Controls.heading("exchange.trips"),
+                        Controls.spacer(),
+                        Controls.button("open-contacts", "contacts.open", this::openContacts),
+                        openFolder,
+                        copyPath,
+                        withdraw),
                 trips);
+        contacts = new AddressBook(session.person(), out::refresh, this::closeContacts);
+        Controls.showIf(contacts, false);
+        for (VBox each : List.of(history, contacts)) {
+            VBox.setVgrow(each, Priority.ALWAYS);
+        }
+        VBox right = new VBox(history, contacts);
         HBox.setHgrow(right, Priority.ALWAYS);
         desk = Controls.styled(new HBox(left, right), "dry-run-split");
         VBox.setVgrow(desk, Priority.ALWAYS);
@@ -79,6 +93,18 @@ public final class ExchangeView implements View {
                 "view");
         session.exchange().returnedProperty().addListener((property, before, now) -> showReturned());
         showReturned();
+    }
+
+    private void openContacts() {
+        Controls.showIf(history, false);
+        Controls.showIf(contacts, true);
+        contacts.show();
+    }
+
+    private void closeContacts() {
+        Controls.showIf(contacts, false);
+        Controls.showIf(history, true);
+        out.focusFirst();
     }
 
     private static VBox card(Node... parts) {
@@ -107,6 +133,11 @@ public final class ExchangeView implements View {
         BooleanSupplier onTrip = () -> here.getAsBoolean() && chosenTrip() != null;
         commands.add("send-copy", "", () -> here.getAsBoolean() && session.snapshot() != null, out.button()::fire);
         commands.add("choose-returned", "Alt+O", here, choose::fire);
+        BooleanSupplier isBack =
+                () -> onTrip.getAsBoolean() && chosenTrip().back().isPresent();
+        commands.add("trip-again", "", isBack, () -> session.exchange().lookAgain(chosenTrip()));
+        commands.add("trip-answer", "", isBack, () -> session.exchange().answer(chosenTrip()));
+        commands.add("contacts", "", here, this::openContacts);
         commands.add("trip-folder", "", onTrip, openFolder::fire);
         commands.add("trip-path", "", onTrip, copyPath::fire);
         commands.add(

@@ -1,9 +1,12 @@
 package org.swaplane.desktop.exchange;
 
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -14,15 +17,21 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.check.Finding;
+import org.swaplane.content.Content;
+import org.swaplane.desktop.editor.TargetEditor;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.exchange.ReturnReading;
 import org.swaplane.exchange.RowChange;
 import org.swaplane.exchange.RowRemark;
@@ -44,6 +53,11 @@ final class ReturnPanel extends VBox {
             "return-filter",
             List.of(ReturnFilter.values()),
             each -> Strings.text("return.filter." + each.name().toLowerCase(Locale.ROOT)));
+    private final Map<Integer, Content> worded = new HashMap<>();
+    private final TargetEditor wording = new TargetEditor();
+    private final Label wordingOf = Controls.quiet("");
+    private final HBox wordingRow = Controls.row(wordingOf, wording);
+    private boolean loading;
     private ReturnImport.Recognised shown;
 
     ReturnPanel(LaneSession session) {
@@ -51,7 +65,7 @@ final class ReturnPanel extends VBox {
         getStyleClass().add("column");
         setId("return-panel");
         take = Controls.primary(
-                "take-changes", "return.take", () -> session.exchange().take(Set.copyOf(chosen)));
+                "take-changes", "return.take", () -> session.exchange().take(Set.copyOf(chosen), Map.copyOf(worded)));
         filter.setAccessibleText(Strings.text("return.filter"));
         filter.setOnAction(event -> list());
         changes.setId("return-changes");
@@ -65,6 +79,7 @@ final class ReturnPanel extends VBox {
                 case SPACE -> decide(change, !chosen.contains(change.number()));
                 case A -> decideAndGoOn(change, true);
                 case K -> decideAndGoOn(change, false);
+                case F2 -> wording.requestFocus();
                 default -> {
                     return;
                 }
@@ -72,6 +87,19 @@ final class ReturnPanel extends VBox {
             event.consume();
         });
         VBox.setVgrow(changes, Priority.ALWAYS);
+        wording.setId("return-wording");
+        wording.setAccessibleText(Strings.text("return.wording-label"));
+        HBox.setHgrow(wording, Priority.ALWAYS);
+        wordingRow.setMinHeight(USE_PREF_SIZE);
+        wording.plainTextChanges().subscribe(change -> worded());
+        wording.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                changes.requestFocus();
+                event.consume();
+            }
+        });
+        changes.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showWording(now));
+        session.exchange().othersProperty().addListener((property, before, now) -> changes.refresh());
         problemsScroll.setFitToWidth(true);
         problemsScroll.setMinHeight(96);
         problemsScroll.setMaxHeight(112);
@@ -88,6 +116,7 @@ final class ReturnPanel extends VBox {
                         Controls.row(about, summary, Controls.spacer(), filter),
                         problemsScroll,
                         changes,
+                        wordingRow,
                         Controls.quiet(Strings.text("return.keys")),
                         Controls.styled(new FlowPane(sound, all, none, leave, take), "wrapped-row"));
     }
@@ -96,6 +125,7 @@ final class ReturnPanel extends VBox {
         setVisible(copy != null);
         setManaged(copy != null);
         chosen.clear();
+        worded.clear();
         if (copy == null) {
             changes.getItems().clear();
             return;
@@ -164,6 +194,36 @@ final class ReturnPanel extends VBox {
         changes.requestFocus();
     }
 
+    /** What would be taken of the change that is selected, to be put into other words. */
+    private void showWording(RowChange change) {
+        Optional<Content> taken = Optional.ofNullable(change).flatMap(RowChange::applicable);
+        Controls.showIf(wordingRow, taken.isPresent());
+        if (taken.isEmpty() || wording.isFocused()) {
+            return;
+        }
+        loading = true;
+        wordingOf.setText(Strings.text("return.wording", change.number()));
+        wording.language(TextLanguage.of(
+                shown.compared().targetLanguage(change.index()),
+                session.directions(change.index()).target()));
+        wording.load(change.segment().source(), worded.getOrDefault(change.number(), taken.get()));
+        loading = false;
+    }
+
+    private void worded() {
+        RowChange change = changes.getSelectionModel().getSelectedItem();
+        if (loading || change == null || change.applicable().isEmpty()) {
+            return;
+        }
+        Content content = wording.content();
+        if (content.equals(change.applicable().get())) {
+            worded.remove(change.number());
+        } else {
+            worded.put(change.number(), content);
+        }
+        decide(change, true);
+    }
+
     private void choose(Predicate<RowChange> which) {
         // Of those that are listed; the others stay as they are.
         changes.getItems().forEach(change -> {
@@ -213,6 +273,8 @@ final class ReturnPanel extends VBox {
                         remarks(change),
                         shown.trip().person(),
                         chosen.contains(change.number()));
+                row.showOthers(session.exchange().othersProperty().get().getOrDefault(change.index(), List.of()));
+                row.showWorded(Optional.ofNullable(worded.get(change.number())));
             }
         }
     }

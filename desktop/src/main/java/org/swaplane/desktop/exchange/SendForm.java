@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -17,6 +18,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -52,6 +54,8 @@ final class SendForm extends VBox {
     private final DatePicker due = new DatePicker();
     private final TextArea instructions = new TextArea();
     private final CheckBox packed = new CheckBox(Strings.text("exchange.packed"));
+    private final CheckBox unlocked = new CheckBox(Strings.text("exchange.unlocked"));
+    private final CheckBox once = new CheckBox(Strings.text("exchange.once"));
     private final CheckBox together = new CheckBox(Strings.text("exchange.together"));
     private final Label files = Controls.styled(new Label(), "heading");
     private final Label away = Controls.quiet("");
@@ -62,7 +66,13 @@ final class SendForm extends VBox {
         ALL,
         OPEN,
         FINDINGS,
-        WORDS
+        WORDS,
+        /** Those that Review lists. */
+        LISTED,
+        /** Those with a translation of an earlier source. */
+        CHANGED,
+        /** Those that were edited after the last copy went out. */
+        SINCE_TRIP
     }
 
     SendForm(LaneSession session) {
@@ -99,6 +109,8 @@ final class SendForm extends VBox {
         instructions.setWrapText(true);
         instructions.setPromptText(Strings.text("exchange.instructions"));
         instructions.setAccessibleText(Strings.text("exchange.instructions"));
+        unlocked.setId("send-unlocked");
+        once.setId("send-once");
         together.setId("send-together");
         packed.setId("send-packed");
         away.setWrapText(true);
@@ -113,6 +125,7 @@ final class SendForm extends VBox {
                         line("exchange.what", what, words),
                         line("exchange.due", due),
                         instructions,
+                        Controls.styled(new FlowPane(unlocked, once), "wrapped-row"),
                         together,
                         packed,
                         Controls.row(send),
@@ -186,7 +199,7 @@ final class SendForm extends VBox {
                                 names,
                                 purpose.getValue(),
                                 form.getValue(),
-                                selection.get(),
+                                selection.get().with(beyond()),
                                 Optional.ofNullable(due.getValue()),
                                 instructions
                                         .getText()
@@ -195,7 +208,8 @@ final class SendForm extends VBox {
                                         .toList(),
                                 CONTEXT,
                                 together.isSelected()),
-                        packed.isSelected());
+                        packed.isSelected(),
+                        what.getValue() == What.SINCE_TRIP);
         people.getEditor().clear();
         people.setValue(null);
     }
@@ -205,6 +219,8 @@ final class SendForm extends VBox {
         return switch (what.getValue()) {
             case ALL -> Optional.of(RowSelection.ALL);
             case OPEN -> Optional.of(new RowSelection(List.of(), open, false, false, Optional.empty()));
+            case LISTED, SINCE_TRIP -> Optional.of(RowSelection.ALL);
+            case CHANGED -> Optional.of(new RowSelection(List.of(), Set.of(), false, true, Optional.empty()));
             case FINDINGS -> Optional.of(new RowSelection(List.of(), Set.of(), true, false, Optional.empty()));
             case WORDS ->
                 words.getText().strip().matches("[1-9]\\d{0,6}")
@@ -216,6 +232,15 @@ final class SendForm extends VBox {
                                 Optional.of(Integer.valueOf(words.getText().strip()))))
                         : Optional.empty();
         };
+    }
+
+    private RowSelection.Beyond beyond() {
+        Optional<Set<String>> keys = what.getValue() == What.LISTED
+                ? session.listed().map(positions -> positions.stream()
+                        .map(position -> session.snapshot().segment(position).key())
+                        .collect(Collectors.toSet()))
+                : Optional.empty();
+        return new RowSelection.Beyond(!unlocked.isSelected(), !once.isSelected(), keys);
     }
 
     void refresh() {

@@ -76,6 +76,8 @@ final class ReviewModel {
                 found.add(i);
             }
         }
+        session.setListed(
+                track == null || found.size() == track.size() ? Optional.empty() : Optional.of(List.copyOf(found)));
         if (!found.equals(listed)) {
             listed.setAll(found);
         }

@@ -5,15 +5,22 @@ import java.net.URI;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import org.swaplane.content.Content;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.exchange.RowSelection;
 import org.swaplane.lane.CopyExport;
 import org.swaplane.lane.CopyPackage;
 import org.swaplane.lane.ReturnImport;
@@ -22,6 +29,7 @@ import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.lane.Trip;
 import org.swaplane.lane.TripLog;
+import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
 /** Copies that go out, and the one that came back and is looked at. */
@@ -29,6 +37,9 @@ public final class Exchange {
     private final LaneSession session;
     private List<Track> chosen = List.of();
     private final ReadOnlyObjectWrapper<ReturnImport.Recognised> returned = new ReadOnlyObjectWrapper<>();
+
+    private final ReadOnlyObjectWrapper<Map<Integer, List<ReturnImport.OtherAnswer>>> others =
+            new ReadOnlyObjectWrapper<>(Map.of());
 
     Exchange(LaneSession session) {
         this.session = session;
@@ -42,6 +53,7 @@ public final class Exchange {
     /** Shows what a copy that came back says. */
     public void show(ReturnImport.Recognised copy) {
         returned.set(copy);
+        readOthers(copy);
         session.viewProperty().set(ViewId.EXCHANGE);
     }
 
@@ -60,11 +72,12 @@ public final class Exchange {
         session.changed(Topic.TRACKS);
     }
 
-    /** Who got copies in this lane so far, the last one first. */
+    /** Who got copies in this lane so far, the last one first, and the others of the address book. */
     public List<String> people() {
         List<Trip> all = session.lane().trips().all();
-        return IntStream.range(0, all.size())
-                .mapToObj(i -> all.get(all.size() - 1 - i).person())
+        Stream<String> before = IntStream.range(0, all.size())
+                .mapToObj(i -> all.get(all.size() - 1 - i).person());
+        return Stream.concat(before, session.person().contacts().stream().map(Contact::name))
                 .distinct()
                 .toList();
     }
@@ -75,16 +88,46 @@ public final class Exchange {
      * @param packed whether each person gets a package with terms and reference files as well
      */
     public void send(SendRequest request, boolean packed) {
+        send(request, packed, false);
+    }
+
+    /** The same; {@code sinceLastTrip}: only what was changed after the last copy of each track went out. */
+    public void send(SendRequest request, boolean packed, boolean sinceLastTrip) {
         List<Track> of = chosen();
         session.background()
                 .run(
                         Strings.text("task.send", of.get(0).name()),
-                        progress -> send(of, request, packed, progress),
+                        progress -> sinceLastTrip
+                                ? sendChanged(of, request, packed, progress)
+                                : send(of, request, packed, progress),
                         sent -> {
                             choose(List.of());
                             Path first = sent.get(0).file();
                             session.written(Strings.text("exchange.sent", sent.size(), first.toString()), first);
                         });
+    }
+
+    /** Keys are those of one file, so each file goes for itself; nothing is sent of one in which nothing changed. */
+    private List<CopyExport.Sent> sendChanged(
+            List<Track> tracks, SendRequest request, boolean packed, Progress progress) throws IOException {
+        List<CopyExport.Sent> sent = new ArrayList<>();
+        for (Track track : tracks) {
+            Instant last = session.lane().trips().of(track).stream()
+                    .map(Trip::sentAt)
+                    .max(Comparator.naturalOrder())
+                    .orElse(Instant.EPOCH);
+            Set<String> keys = track.changedSince(last);
+            if (!keys.isEmpty()) {
+                RowSelection.Beyond beyond = request.selection().beyond();
+                RowSelection changed = request.selection()
+                        .with(new RowSelection.Beyond(beyond.locked(), beyond.repeated(), Optional.of(keys)));
+                sent.addAll(send(List.of(track), request.of(changed), packed, progress));
+            }
+        }
+        if (sent.isEmpty()) {
+            throw new CannotProceedException(tracks.get(0).name(), "problem.nothing-changed");
+        }
+        return sent;
     }
 
     private List<CopyExport.Sent> send(List<Track> tracks, SendRequest request, boolean packed, Progress progress)
@@ -115,7 +158,13 @@ public final class Exchange {
     public void mail(Trip trip, FileOpener opener) {
         String file = session.lane().track(trip.track()).name();
         String due = trip.due().map(LocalDate::toString).orElse("–");
-        opener.open(URI.create("mailto:?subject=" + encoded(Strings.text("exchange.mail.subject", file)) + "&body="
+        String mail = session.person().contacts().stream()
+                .filter(contact -> contact.name().equals(trip.person()))
+                .map(Contact::mail)
+                .findFirst()
+                .orElse("");
+        opener.open(URI.create("mailto:" + encoded(mail).replace("%40", "@") + "?subject="
+                + encoded(Strings.text("exchange.mail.subject", file)) + "&body="
                 + encoded(Strings.text("exchange.mail.body", trip.person(), trip.sentName(), due))));
     }
 
@@ -129,14 +178,58 @@ public final class Exchange {
         session.lane().trips().reminded(trip).whenComplete(session::sayFailure);
     }
 
-    /** Takes these rows of the copy that came back, in one step. */
-    public void take(Set<Integer> rows) {
+    /** Looks again at what came back of a trip, to accept later what was left. */
+    public void lookAgain(Trip trip) {
+        session.background()
+                .run(
+                        Strings.text("task.read-back", trip.person()),
+                        progress -> new ReturnImport(session.lane()).again(trip, progress),
+                        this::show);
+    }
+
+    /** What others answered in the segments of the copy that is looked at, by position; empty until it is read. */
+    public ReadOnlyObjectProperty<Map<Integer, List<ReturnImport.OtherAnswer>>> othersProperty() {
+        return others.getReadOnlyProperty();
+    }
+
+    private void readOthers(ReturnImport.Recognised copy) {
+        others.set(Map.of());
+        session.background()
+                .read(
+                        Strings.text("task.read-back", copy.trip().person()),
+                        progress -> new ReturnImport(session.lane()).others(copy, progress),
+                        found -> {
+                            if (returned.get() == copy) {
+                                others.set(found);
+                            }
+                        },
+                        failure -> {});
+    }
+
+    /** Writes the file that came back with what stands in the lane now, for whoever sent it. */
+    public void answer(Trip trip) {
+        session.background()
+                .run(
+                        Strings.text("task.answer", trip.person()),
+                        progress -> {
+                            ReturnImport imports = new ReturnImport(session.lane());
+                            return imports.answer(imports.again(trip, progress), progress);
+                        },
+                        file -> session.written(Strings.text("exchange.answered", file.toString()), file));
+    }
+
+    /**
+     * Takes these rows of the copy that came back, in one step.
+     *
+     * @param worded what is taken instead of the answer, by number of the row
+     */
+    public void take(Set<Integer> rows, Map<Integer, Content> worded) {
         ReturnImport.Recognised copy = returned.get();
         session.editing().endStep();
         session.background()
                 .run(
                         Strings.text("task.take", copy.trip().person()),
-                        progress -> new ReturnImport(session.lane()).take(copy, rows),
+                        progress -> new ReturnImport(session.lane()).take(copy, rows, worded),
                         this::taken);
     }
 

@@ -17,6 +17,7 @@ import org.swaplane.intake.Arrivals;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.LaneDetail;
 import org.swaplane.lane.LaneWriter;
+import org.swaplane.lane.OtherLanes;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSummary;
 import org.swaplane.task.CannotProceedException;
@@ -58,7 +59,7 @@ public final class Intakes {
         session.background()
                 .run(
                         Strings.text("task.read", paths.get(0).getFileName().toString()),
-                        progress -> new Arrivals(lane(), lastLanguages()).read(paths, progress),
+                        progress -> new Arrivals(lane(), otherLanes(), lastLanguages()).read(paths, progress),
                         arrived -> {
                             session.dismissMessage();
                             showArrived(arrived);
@@ -225,6 +226,13 @@ public final class Intakes {
             LaneWriter.await(lane().settings()
                     .setDocumentOptions(format, arrival.options().document()));
         }
+    }
+
+    private OtherLanes otherLanes() {
+        return new OtherLanes(session.person().lanes().stream()
+                .map(PersonSettings.OpenedLane::folder)
+                .filter(folder -> !folder.equals(lane().folder()))
+                .toList());
     }
 
     /** The languages of the lane; where none are set, those of the newest track, and in an empty lane those of the lane before. */

@@ -47,6 +47,7 @@ public final class LaneSession {
     private final Set<Topic> changed = EnumSet.noneOf(Topic.class);
     private final Editing editing;
     private final SourceUpdates sourceUpdates;
+    private Optional<List<Integer>> listed = Optional.empty();
     private final Intakes intakes;
     private final Exchange exchange;
     private final DryRuns dryRuns;
@@ -207,6 +208,15 @@ public final class LaneSession {
     }
 
     /** What people do with segments. */
+    /** Positions of the segments that Review lists; empty where it lists all. */
+    public Optional<List<Integer>> listed() {
+        return listed;
+    }
+
+    public void setListed(Optional<List<Integer>> positions) {
+        listed = positions;
+    }
+
     /** Versions of sources that are compared. */
     public SourceUpdates sourceUpdates() {
         return sourceUpdates;

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Properties;
@@ -18,6 +19,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.swaplane.format.FileOptions;
 
@@ -179,6 +181,8 @@ public final class PersonSettings {
     }
 
     /** A lane that was opened, and when it was last. */
+    private static final String CONTACTS = "contacts";
+
     public record OpenedLane(Path folder, Instant at) {}
 
     /** The lanes that were opened, last opened first. */
@@ -227,6 +231,20 @@ public final class PersonSettings {
 
     public void setChoice(String lane, String name, String value) {
         set("choice." + lane + '.' + name, value);
+    }
+
+    /** The person's address book, by name. */
+    public List<Contact> contacts() {
+        return get(CONTACTS, "")
+                .lines()
+                .map(Contact::of)
+                .filter(contact -> !contact.name().isEmpty())
+                .sorted(Comparator.comparing(Contact::name))
+                .toList();
+    }
+
+    public void setContacts(List<Contact> contacts) {
+        set(CONTACTS, contacts.stream().map(Contact::written).collect(Collectors.joining("\n")));
     }
 
     /** The languages that a new lane begins with. */

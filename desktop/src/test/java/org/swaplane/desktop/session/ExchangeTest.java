@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
@@ -58,7 +59,7 @@ class ExchangeTest {
     void whatWasEditedBetweenLookingAndAcceptingIsNotOverwrittenAndIsSaid() throws IOException {
         bench.run(() -> session.editing().type(AFTERNOON, Content.of("edited meanwhile")));
         int others = safe().size() - 1;
-        bench.run(() -> session.exchange().take(safe()));
+        bench.run(() -> session.exchange().take(safe(), Map.of()));
         bench.settle();
 
         assertThat(session.track().now().target(AFTERNOON)).isEqualTo(Content.of("edited meanwhile"));
@@ -73,7 +74,7 @@ class ExchangeTest {
     @Test
     void aReturnThatCannotBeWrittenLeavesNothingBehind() throws IOException {
         Files.delete(folder.resolve("lane").resolve("reports"));
-        bench.run(() -> session.exchange().take(safe()));
+        bench.run(() -> session.exchange().take(safe(), Map.of()));
         bench.settle();
 
         assertThat(session.track().now().state(AFTERNOON)).isEqualTo(State.TRANSLATED);

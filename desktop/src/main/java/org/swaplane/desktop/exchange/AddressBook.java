@@ -1,0 +1,93 @@
+package org.swaplane.desktop.exchange;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.scene.control.Button;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.cell.TextFieldTableCell;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.Contact;
+import org.swaplane.desktop.session.PersonSettings;
+import org.swaplane.desktop.text.Controls;
+import org.swaplane.desktop.text.Strings;
+
+/** The people who get copies: name, mail, role and languages, edited in the table. */
+final class AddressBook extends VBox {
+    private final PersonSettings person;
+    private final Runnable changed;
+    private final TableView<Contact> table = new TableView<>();
+
+    AddressBook(PersonSettings person, Runnable changed, Runnable close) {
+        this.person = person;
+        this.changed = changed;
+        getStyleClass().add("column");
+        table.setId("contacts");
+        table.setEditable(true);
+        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
+        table.setPlaceholder(Controls.quiet(Strings.text("contacts.empty")));
+        column("contacts.name", Contact::name, (of, text) -> new Contact(text, of.mail(), of.role(), of.languages()));
+        column("contacts.mail", Contact::mail, (of, text) -> new Contact(of.name(), text, of.role(), of.languages()));
+        column("contacts.role", Contact::role, (of, text) -> new Contact(of.name(), of.mail(), text, of.languages()));
+        column(
+                "contacts.languages",
+                Contact::languages,
+                (of, text) -> new Contact(of.name(), of.mail(), of.role(), text));
+        VBox.setVgrow(table, Priority.ALWAYS);
+        Button remove = Controls.button("remove-contact", "contacts.remove", this::remove);
+        getChildren()
+                .addAll(
+                        Controls.row(
+                                Controls.heading("contacts.title"),
+                                Controls.spacer(),
+                                Controls.button("add-contact", "contacts.add", this::add),
+                                remove,
+                                Controls.button("close-contacts", "contacts.close", close)),
+                        table,
+                        Controls.quiet(Strings.text("contacts.hint")));
+    }
+
+    private void column(String key, Function<Contact, String> value, BiFunction<Contact, String, Contact> change) {
+        TableColumn<Contact, String> column = new TableColumn<>(Strings.text(key));
+        column.setCellValueFactory(cell -> new SimpleStringProperty(value.apply(cell.getValue())));
+        column.setCellFactory(TextFieldTableCell.forTableColumn());
+        column.setOnEditCommit(event -> {
+            table.getItems()
+                    .set(
+                            event.getTablePosition().getRow(),
+                            change.apply(
+                                    event.getRowValue(), event.getNewValue().strip()));
+            keep();
+        });
+        table.getColumns().add(column);
+    }
+
+    void show() {
+        table.getItems().setAll(person.contacts());
+        table.requestFocus();
+    }
+
+    private void add() {
+        table.getItems().add(new Contact(Strings.text("contacts.new"), "", "", ""));
+        int last = table.getItems().size() - 1;
+        table.getSelectionModel().select(last);
+        table.scrollTo(last);
+        table.layout();
+        table.edit(last, table.getColumns().get(0));
+        keep();
+    }
+
+    private void remove() {
+        table.getItems().removeAll(List.copyOf(table.getSelectionModel().getSelectedItems()));
+        keep();
+    }
+
+    private void keep() {
+        person.setContacts(new ArrayList<>(table.getItems()));
+        changed.run();
+    }
+}
