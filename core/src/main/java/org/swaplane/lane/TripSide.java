@@ -116,6 +116,18 @@ final class TripSide {
         return new ReturnReading(problems, changes, remarks, reading.untouched());
     }
 
+    /** It may have been locked since. */
+    private static List<StructureProblem> problems(RowChange change, Segment segment) {
+        List<StructureProblem> problems = new ArrayList<>(change.problems());
+        if (segment.locked()) {
+            problems.add(new StructureProblem(
+                    StructureProblem.Kind.LOCKED_CHANGED,
+                    change.number(),
+                    text("return.locked-changed", change.number())));
+        }
+        return problems;
+    }
+
     private Optional<RowChange> broughtOver(RowChange change) {
         int place = places.orElseThrow()[change.index()];
         if (place == GONE) {
@@ -136,6 +148,6 @@ final class TripSide {
                         now.target(place),
                         change.revision(),
                         change.state(),
-                        change.problems()));
+                        problems(change, segment)));
     }
 }
