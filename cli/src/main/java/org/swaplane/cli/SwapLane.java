@@ -30,7 +30,9 @@ import picocli.CommandLine.ScopeType;
             CheckCommand.class,
             ConvertCommand.class,
             MergeCommand.class,
-            BackCommand.class
+            BackCommand.class,
+            CompareCommand.class,
+            UpdateCommand.class
         })
 public final class SwapLane implements Runnable {
     @Option(names = "--debug", scope = ScopeType.INHERIT, description = "On failure, print the trace.")

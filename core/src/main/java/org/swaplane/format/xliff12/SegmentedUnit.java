@@ -34,6 +34,11 @@ record SegmentedUnit(
         }
     }
 
+    /** The file's id of one of its segments. */
+    String id(int segment) {
+        return frames.get(segment - first).tag().value("mid");
+    }
+
     int size() {
         return targets.size();
     }

@@ -83,7 +83,7 @@ final class SubFlows {
                                 .filledWith(segments.get(flow.segment()).key(), written)));
             }
         }
-        return new SegmentEdit(parent.segment(), target, state, parent.lock());
+        return new SegmentEdit(parent.segment(), target, state, parent.lock(), parent.proposal());
     }
 
     /** The file has one state for a target and what is inside it: that of the least. */

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.EncodedText;
@@ -18,6 +19,8 @@ import org.swaplane.format.StartTag;
 import org.swaplane.format.TagEdits;
 import org.swaplane.format.TagPlace;
 import org.swaplane.format.TargetSlot;
+import org.swaplane.format.WrittenProposal;
+import org.swaplane.format.XmlContent;
 
 /** An XLIFF 1.2 file that was read: its document, and where each target stands in it. */
 final class Xliff12File extends SplicedXmlFile {
@@ -73,6 +76,7 @@ final class Xliff12File extends SplicedXmlFile {
             edit.lock()
                     .ifPresent(lock -> tags.change(
                             slot.ownerTag(), segment.key(), tag -> tag.with("translate", lock ? "no" : "yes")));
+            edit.proposal().ifPresent(proposal -> splices.add(proposed(proposal, edit.segment())));
             SegmentedUnit unit = places.segmented().get(edit.segment());
             if (unit == null) {
                 addSplices(splices, tags, edit, segment, slot);
@@ -81,6 +85,24 @@ final class Xliff12File extends SplicedXmlFile {
             }
         }
         byUnit.forEach((unit, own) -> splices.addAll(unit.splices(own, document.segments(), tags, mirrored)));
+    }
+
+    /** Behind the target of the unit, or where it would stand (section 2.4.1, alt-trans). */
+    private Splice proposed(Proposal proposal, int segment) {
+        SegmentedUnit unit = places.segmented().get(segment);
+        TargetSlot slot = unit == null ? places.slots().get(segment) : unit.target();
+        String key = document.segments().get(segment).key();
+        String name = slot.prefix() + "alt-trans";
+        String mid = unit == null ? "" : " mid=\"" + XmlContent.attribute(unit.id(segment)) + '"';
+        String quality = proposal.score() < 0 ? "" : " match-quality=\"" + proposal.score() + "%\"";
+        String origin = proposal.origin().isEmpty() ? "" : " origin=\"" + XmlContent.attribute(proposal.origin()) + '"';
+        long at = slot.exists() ? slot.end() : slot.start();
+        return new Splice(
+                at,
+                at,
+                key,
+                none -> slot.indent() + '<' + name + mid + quality + origin + '>'
+                        + WrittenProposal.texts(proposal, slot) + "</" + name + '>');
     }
 
     private void addSplices(List<Splice> splices, TagEdits tags, SegmentEdit edit, Segment segment, TargetSlot slot) {

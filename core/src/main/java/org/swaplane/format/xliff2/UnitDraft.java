@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
@@ -30,6 +31,9 @@ final class UnitDraft {
     final Map<String, String> originalData = new HashMap<>(0);
     /** Proposals by the id that they refer to. */
     final Map<String, List<Proposal>> proposals = new HashMap<>(0);
+
+    /** Start tag of its matches, where it has some. */
+    Optional<TagPlace> matches = Optional.empty();
 
     /** Halves of pairs in the sources so far that wait for the other half. */
     final Set<String> halves = new HashSet<>(0);

@@ -1,9 +1,14 @@
 package org.swaplane.format.xliff2;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.EncodedText;
@@ -15,6 +20,8 @@ import org.swaplane.format.StartTag;
 import org.swaplane.format.TagEdits;
 import org.swaplane.format.TagPlace;
 import org.swaplane.format.TargetSlot;
+import org.swaplane.format.WrittenProposal;
+import org.swaplane.format.XmlContent;
 
 /** An XLIFF 2 file that was read: its document, and where each target stands in it. */
 final class Xliff2File extends SplicedXmlFile {
@@ -26,9 +33,14 @@ final class Xliff2File extends SplicedXmlFile {
      * Where everything stands that may be written; lists are in the order of the document's segments.
      *
      * @param unitTags start tags of the units that the segments belong to
+     * @param matches start tags of the matches of units that have some, by the start tags of the units
      * @param withoutLanguage the root that shall get a target language
      */
-    record Places(List<TargetSlot> slots, List<TagPlace> unitTags, Optional<TagPlace> withoutLanguage) {
+    record Places(
+            List<TargetSlot> slots,
+            List<TagPlace> unitTags,
+            Map<TagPlace, TagPlace> matches,
+            Optional<TagPlace> withoutLanguage) {
         Places {
             slots = List.copyOf(slots);
             unitTags = List.copyOf(unitTags);
@@ -60,6 +72,37 @@ final class Xliff2File extends SplicedXmlFile {
         for (SegmentEdit edit : edits) {
             addSplices(splices, tags, edit);
         }
+        Map<TagPlace, List<SegmentEdit>> proposing = new LinkedHashMap<>();
+        edits.stream().filter(edit -> edit.proposal().isPresent()).forEach(edit -> proposing
+                .computeIfAbsent(places.unitTags().get(edit.segment()), unit -> new ArrayList<>())
+                .add(edit));
+        proposing.forEach((unit, own) -> splices.add(matches(unit, own)));
+    }
+
+    /** Among the matches that the unit has, or as the first thing in it (XLIFF 2.1, sections 4.2.2.5 and 5.1). */
+    private Splice matches(TagPlace unit, List<SegmentEdit> edits) {
+        String key = document.segments().get(edits.get(0).segment()).key();
+        String all = edits.stream().map(this::match).collect(Collectors.joining());
+        TagPlace there = places.matches().get(unit);
+        if (there != null) {
+            return new Splice(there.end(), there.end(), key, none -> all);
+        }
+        return new Splice(
+                unit.end(),
+                unit.end(),
+                key,
+                none -> "<mtc:matches xmlns:mtc=\"" + Modules.MATCHES + "\">" + all + "</mtc:matches>");
+    }
+
+    private String match(SegmentEdit edit) {
+        Proposal proposal = edit.proposal().orElseThrow();
+        String key = document.segments().get(edit.segment()).key();
+        String quality = proposal.score() < 0 ? "" : " matchQuality=\"" + proposal.score() + ".0\"";
+        String origin = proposal.origin().isEmpty() ? "" : " origin=\"" + XmlContent.attribute(proposal.origin()) + '"';
+        String id = key.substring(key.lastIndexOf('/') + 1);
+        return "<mtc:match xmlns:mtc=\"" + Modules.MATCHES + "\" ref=\"#" + XmlContent.attribute(id) + '"' + quality
+                + origin + '>'
+                + WrittenProposal.texts(proposal, places.slots().get(edit.segment())) + "</mtc:match>";
     }
 
     private void addSplices(List<Splice> splices, TagEdits tags, SegmentEdit edit) {

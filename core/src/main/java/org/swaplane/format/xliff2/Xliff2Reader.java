@@ -42,6 +42,7 @@ final class Xliff2Reader extends XmlPass {
     private final Set<String> unitIds = new HashSet<>();
     private final Deque<Scope> scopes = new ArrayDeque<>();
     private final List<TagPlace> unitTags = new ArrayList<>();
+    private final Map<TagPlace, TagPlace> matches = new HashMap<>(0);
     private final SizeRestriction sizes = new SizeRestriction();
     private String version = "2.0";
     private String sourceLanguage = "";
@@ -60,7 +61,7 @@ final class Xliff2Reader extends XmlPass {
         BilingualDocument document = new BilingualDocument(
                 "xliff-" + version, text.encoding().label(), parts, segments, problems, foreign());
         Xliff2File.Places places = new Xliff2File.Places(
-                slots, unitTags, options.targetLanguage().isEmpty() ? Optional.empty() : withoutLanguage);
+                slots, unitTags, matches, options.targetLanguage().isEmpty() ? Optional.empty() : withoutLanguage);
         return new Xliff2File(text, document, places, options.targetLanguage(), mirroredStates());
     }
 
@@ -162,6 +163,7 @@ final class Xliff2Reader extends XmlPass {
         if (segments.size() == first) {
             problem("file.no-segment", unit.id);
         }
+        unit.matches.ifPresent(tag -> matches.put(unit.tag, tag));
         unit.problems().forEach(this::problem);
     }
 
@@ -178,7 +180,12 @@ final class Xliff2Reader extends XmlPass {
                 unit.pieces++;
                 xml.skipElement();
             }
-            default -> new UnitModules(xml, unit, () -> inline(unit)).read();
+            default -> {
+                if (Modules.at(xml, Modules.MATCHES, "matches")) {
+                    unit.matches = Optional.of(tagHere());
+                }
+                new UnitModules(xml, unit, () -> inline(unit)).read();
+            }
         }
     }
 
