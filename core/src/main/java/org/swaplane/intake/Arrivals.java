@@ -27,6 +27,7 @@ import org.swaplane.intake.Arrival.Role;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.OtherLanes;
 import org.swaplane.lane.ReturnImport;
+import org.swaplane.lane.Track;
 import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
@@ -100,10 +101,14 @@ public final class Arrivals {
     }
 
     private Arrival recounted(Arrival arrival) {
-        return arrival.file().isPresent()
-                ? taken(arrival.source(), arrival.options(), arrival.file().get())
-                        .in(arrival.folder())
-                : arrival;
+        if (arrival.file().isEmpty()) {
+            return arrival;
+        }
+        Arrival counted = taken(
+                        arrival.source(), arrival.options(), arrival.file().get())
+                .in(arrival.folder())
+                .sameAs(arrival.same());
+        return arrival.version().map(counted::as).orElse(counted);
     }
 
     private static void collect(Path path, List<Found> found) throws IOException {
@@ -170,13 +175,28 @@ public final class Arrivals {
                     lane.formats().open(source, how.with(lane.settings().rules()), progress);
             Optional<ReturnImport.Recognised> back =
                     new ReturnImport(lane).recognise(source, file.document(), progress);
-            return List.of(back.isPresent() ? returned(how, back.get()) : taken(source, how, file));
+            return List.of(
+                    back.isPresent() ? returned(how, back.get()) : known(source, taken(source, how, file), progress));
         } catch (CannotProceedException | IOException e) {
             return List.of(
                     REFERENCES.contains(extension)
                             ? Arrival.unread(source, Role.REFERENCE, how, "")
                             : Arrival.unread(source, Role.UNREADABLE, how, String.valueOf(e.getMessage())));
         }
+    }
+
+    /** What came again as it was, and what came again in a new version. */
+    private Arrival known(Source source, Arrival arrival, Progress progress) throws IOException {
+        if (arrival.role() == Role.MEMORY) {
+            return arrival;
+        }
+        VersionFinder versions = new VersionFinder(lane);
+        List<Track> same = versions.same(source);
+        return same.isEmpty()
+                ? versions.find(source, arrival.file().orElseThrow(), progress)
+                        .map(arrival::as)
+                        .orElse(arrival)
+                : arrival.sameAs(same);
     }
 
     private static Arrival returned(FileOptions how, ReturnImport.Recognised copy) {
@@ -190,7 +210,9 @@ public final class Arrivals {
                 false,
                 Optional.of(copy),
                 "",
-                "");
+                "",
+                Optional.empty(),
+                List.of());
     }
 
     private Arrival taken(Source source, FileOptions how, BilingualFile file) {
@@ -208,7 +230,9 @@ public final class Arrivals {
                 true,
                 Optional.empty(),
                 "",
-                "");
+                "",
+                Optional.empty(),
+                List.of());
     }
 
     private int repetitions(List<Segment> segments) {

@@ -8,6 +8,7 @@ import java.util.Set;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
+import org.swaplane.version.ContentSketch;
 import org.swaplane.wording.Phrase;
 
 /**
@@ -25,6 +26,7 @@ public final class Track {
     private volatile TrackPlan plan;
     private volatile TrackSnapshot snapshot;
     private volatile TrackSummary summary;
+    private volatile ContentSketch sketch;
     private volatile String problem = "";
     private volatile long lastAsked;
 
@@ -36,6 +38,7 @@ public final class Track {
             TrackReading reading,
             TrackPlan plan,
             TrackSummary summary,
+            ContentSketch sketch,
             Journal journal,
             TrackStore store) {
         this.id = id;
@@ -45,6 +48,7 @@ public final class Track {
         this.reading = reading;
         this.plan = plan;
         this.summary = summary;
+        this.sketch = sketch;
         this.journal = journal;
         this.store = store;
     }
@@ -102,6 +106,11 @@ public final class Track {
     /** What is known of it without reading its file; empty counts where that was never read. */
     public TrackSummary summary() {
         return summary;
+    }
+
+    /** By which files with much the same content are known; empty where the file was not read by this version of the program. */
+    public ContentSketch sketch() {
+        return sketch;
     }
 
     /** Why its file could not be read when it was tried last; empty when it could, or was not tried. */
@@ -181,7 +190,8 @@ public final class Track {
         }
     }
 
-    void describe(BilingualDocument document, TrackCounts counts) {
+    void describe(BilingualDocument document, TrackCounts counts, ContentSketch content) {
+        sketch = content;
         summary = new TrackSummary(document.format(), document.sourceLanguage(), document.targetLanguage(), counts);
     }
 

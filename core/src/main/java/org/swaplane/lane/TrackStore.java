@@ -30,6 +30,7 @@ import org.swaplane.segmentation.SegmentationRules;
 import org.swaplane.segmentation.Srx;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
+import org.swaplane.version.ContentSketch;
 
 /** The tracks of a lane: taking files in, reading them, and reading them in another way. */
 public final class TrackStore {
@@ -95,6 +96,7 @@ public final class TrackStore {
                                 row.getString("read_source_language"),
                                 row.getString("read_target_language"),
                                 TrackCounts.of(row.getString("counts"))),
+                        ContentSketch.ofWritten(row.getString("sketch")),
                         new Journal(database, row.getLong("id"), clock),
                         this),
                 "select * from track order by id"));
@@ -241,7 +243,17 @@ public final class TrackStore {
                 plan.folder());
         TrackSummary summary = new TrackSummary(format, "", "", TrackCounts.NONE);
         SourceVersion first = versions.add(id, name, sha256, "");
-        return new Track(id, name, first, now, reading, plan, summary, new Journal(database, id, clock), this);
+        return new Track(
+                id,
+                name,
+                first,
+                now,
+                reading,
+                plan,
+                summary,
+                ContentSketch.EMPTY,
+                new Journal(database, id, clock),
+                this);
     }
 
     /** Reads a track's file, with what the journal holds of it. */
@@ -255,7 +267,8 @@ public final class TrackStore {
                 track, read, track.journal().replay(track.version().number()));
         TrackSummary before = track.summary();
         BilingualDocument document = snapshot.document();
-        boolean known = before.counts().equals(snapshot.counts())
+        boolean known = (!track.sketch().isEmpty() || document.segments().isEmpty())
+                && before.counts().equals(snapshot.counts())
                 && before.sourceLanguage().equals(document.sourceLanguage())
                 && before.targetLanguage().equals(document.targetLanguage());
         if (database.isWritable()) {
@@ -297,15 +310,18 @@ public final class TrackStore {
         }
     }
 
-    private void describe(Track track, TrackSnapshot snapshot) {
+    /** Keeps what is asked of a track without reading its file; within a transaction. */
+    void describe(Track track, TrackSnapshot snapshot) {
         BilingualDocument document = snapshot.document();
+        ContentSketch sketch = ContentSketch.of(document.segments());
         database.update(
-                "update track set counts = ?, read_source_language = ?, read_target_language = ? where id = ?",
+                "update track set counts = ?, read_source_language = ?, read_target_language = ?, sketch = ? where id = ?",
                 snapshot.counts().written(),
                 document.sourceLanguage(),
                 document.targetLanguage(),
+                sketch.written(),
                 track.id());
-        track.describe(document, snapshot.counts());
+        track.describe(document, snapshot.counts(), sketch);
     }
 
     void keepCounts(Track track, TrackCounts counts) {

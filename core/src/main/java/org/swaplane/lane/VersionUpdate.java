@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
@@ -19,6 +20,7 @@ import org.swaplane.task.Progress;
 import org.swaplane.version.CarryOver;
 import org.swaplane.version.Outcome;
 import org.swaplane.version.VersionAlignment;
+import org.swaplane.version.VersionComparison;
 
 /**
  * Lets another version of a source take the place of the one that is worked at: one that the client sent, an earlier one, or the same file
@@ -79,6 +81,16 @@ public final class VersionUpdate {
             return kept.name();
         }
 
+        /** Both versions, the old one with its translations as the track stood when this was made. */
+        public VersionComparison comparison() {
+            return new VersionComparison(
+                    before.track().version().name(),
+                    name(),
+                    before.current(),
+                    read.file().document(),
+                    alignment);
+        }
+
         public VersionAlignment alignment() {
             return alignment;
         }
@@ -125,6 +137,39 @@ public final class VersionUpdate {
     /** Reads a track's document by other choices. */
     public Preview of(Track track, DocumentOptions choices, Progress progress) throws IOException {
         return read(track, lane.trackStore().original(track), choices, progress);
+    }
+
+    /** Two versions of a track, the one that is worked at with its translations. */
+    public VersionComparison compare(Track track, SourceVersion one, SourceVersion other, Progress progress)
+            throws IOException {
+        return VersionComparison.of(
+                one.name(), other.name(), document(track, one, progress), document(track, other, progress), progress);
+    }
+
+    private BilingualDocument document(Track track, SourceVersion version, Progress progress) throws IOException {
+        if (version.number() == track.version().number()) {
+            return track.now(progress).current();
+        }
+        DocumentOptions options =
+                DocumentOptions.ofJson(track.name(), track.journal().optionsOf(version.number()));
+        BilingualDocument read = lane.trackStore()
+                .readBy(track, version, options, progress)
+                .file()
+                .document();
+        Map<String, Value> values = track.journal().replay(version.number());
+        return new BilingualDocument(
+                read.format(),
+                read.encoding(),
+                read.parts(),
+                read.segments().stream()
+                        .map(segment -> values.containsKey(segment.key())
+                                ? segment.with(
+                                        values.get(segment.key()).target(),
+                                        values.get(segment.key()).state())
+                                : segment)
+                        .toList(),
+                read.problems(),
+                read.foreign());
     }
 
     /** How a track's document is read. */
@@ -235,7 +280,7 @@ public final class VersionUpdate {
         lane.trackStore().keepVersion(track, version, transaction);
         ReadDocument read = preview.read.proposing(lane.trackStore().versions().proposals(track.id(), version));
         TrackSnapshot again = TrackSnapshot.of(track, read, track.journal().replay(version.number()));
-        track.keepCounts(again.counts());
+        lane.trackStore().describe(track, again);
         transaction.set(again);
         transaction.tell(listener -> listener.reread(again));
         return again;

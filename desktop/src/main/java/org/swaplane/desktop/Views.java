@@ -3,6 +3,7 @@ package org.swaplane.desktop;
 import java.util.List;
 import org.swaplane.desktop.board.BoardView;
 import org.swaplane.desktop.checks.ChecksView;
+import org.swaplane.desktop.compare.CompareView;
 import org.swaplane.desktop.dryrun.DryRunView;
 import org.swaplane.desktop.exchange.ExchangeView;
 import org.swaplane.desktop.lanesettings.LaneSettingsView;
@@ -19,6 +20,7 @@ final class Views {
             ReviewView.DESCRIPTOR,
             ChecksView.DESCRIPTOR,
             ReleaseView.DESCRIPTOR,
+            CompareView.DESCRIPTOR,
             LaneSettingsView.DESCRIPTOR);
 
     private Views() {}

@@ -1,6 +1,8 @@
 -- A track has versions of its source; what is known of segments by key holds for one of them.
 alter table track add column version integer not null default 1;
 
+alter table track add column sketch text not null default '';
+
 alter table source_version add column name text not null default '';
 
 alter table source_version add column outcomes text not null default '';

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.ToIntFunction;
+import java.util.stream.Collectors;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TableCell;
@@ -17,6 +18,7 @@ import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.WordsColumn;
 import org.swaplane.document.Counts;
 import org.swaplane.intake.Arrival;
+import org.swaplane.intake.NewVersion;
 
 /** The files that arrived, one row each: whether they are to be added, what they are, and how much. Several can be selected at once. */
 final class ArrivalTable extends TableView<Arrival> {
@@ -87,7 +89,25 @@ final class ArrivalTable extends TableView<Arrival> {
         if (!arrival.problem().isEmpty()) {
             return arrival.problem();
         }
+        if (!arrival.same().isEmpty()) {
+            return Strings.text("intake.same", arrival.same().get(0).name());
+        }
+        if (arrival.version().isPresent()) {
+            return version(arrival.version().get());
+        }
         return arrival.repetitions() == 0 ? "" : Strings.text("intake.repetitions", arrival.repetitions());
+    }
+
+    /** What a new version would change. */
+    static String version(NewVersion version) {
+        return Strings.text("intake.version", version.tracks().get(0).name()) + " "
+                + version.counts().entrySet().stream()
+                        .filter(each -> each.getValue() > 0)
+                        .map(each -> Strings.text(
+                                "compare.count",
+                                each.getValue(),
+                                Strings.text("outcome." + each.getKey().word())))
+                        .collect(Collectors.joining(" · "));
     }
 
     /** Whether a file can be added at all. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -24,6 +25,7 @@ import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.State;
 import org.swaplane.intake.Arrival;
+import org.swaplane.lane.Track;
 
 /** What a new file is, before it is accepted. */
 final class IntakePanel extends VBox {
@@ -42,6 +44,8 @@ final class IntakePanel extends VBox {
     private final Label totals = Controls.quiet("");
     private final Button accept = Controls.primary("accept-intake", "intake.accept", this::accept);
     private final Button look;
+    private final Button compare;
+    private final Button own;
     private Intakes.Intake waiting;
     private final ForeignPanel foreign;
     private final Label problems = Controls.quiet("");
@@ -53,6 +57,10 @@ final class IntakePanel extends VBox {
         this.document = new DocumentChoices(session);
         this.look = Controls.button("look-at-returned", "intake.look", () -> session.exchange()
                 .show(table.getSelectionModel().getSelectedItem().returned().orElseThrow()));
+        this.compare = Controls.button("compare-arrival", "intake.compare", () -> session.intakes()
+                .compare(table.getSelectionModel().getSelectedItem()));
+        this.own = Controls.button("own-file", "intake.own-file", () -> session.intakes()
+                .asOwnFile(table.getSelectionModel().getSelectedItem()));
         table.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> inspect(now));
         getStyleClass().addAll("intake");
         setId("intake");
@@ -71,6 +79,8 @@ final class IntakePanel extends VBox {
                         Controls.row(
                                 totals,
                                 Controls.spacer(),
+                                compare,
+                                own,
                                 look,
                                 Controls.button("leave-intake", "intake.leave", session.intakes()::leave),
                                 accept));
@@ -97,7 +107,9 @@ final class IntakePanel extends VBox {
         }
         int before = Math.max(0, table.getSelectionModel().getSelectedIndex());
         chosen.clear();
-        intake.arrivals().stream().filter(ArrivalTable::isAddable).forEach(chosen::add);
+        intake.arrivals().stream()
+                .filter(each -> ArrivalTable.isAddable(each) && each.same().isEmpty())
+                .forEach(chosen::add);
         table.getItems().setAll(intake.arrivals());
         boolean several = intake.arrivals().size() > 1;
         Controls.showIf(table, several);
@@ -133,7 +145,24 @@ final class IntakePanel extends VBox {
         return kinds.entrySet().stream()
                         .map(kind -> Strings.text("intake.kind", kind.getValue(), ArrivalTable.words(kind.getKey())))
                         .collect(Collectors.joining(" · "))
-                + (kinds.isEmpty() ? "" : " · " + words);
+                + (kinds.isEmpty() ? "" : " · " + words)
+                + missing();
+    }
+
+    /** Which files of the lane did not come again, where others did. */
+    private String missing() {
+        Set<Track> came = waiting.arrivals().stream()
+                .flatMap(each -> Stream.concat(
+                        each.same().stream(), each.version().stream().flatMap(version -> version.tracks().stream())))
+                .collect(Collectors.toSet());
+        List<Track> missing = session.lane().tracks().stream()
+                .filter(track -> !came.contains(track))
+                .toList();
+        return came.size() < 2 || missing.isEmpty()
+                ? ""
+                : " · "
+                        + Strings.text(
+                                "intake.missing", missing.size(), missing.get(0).name());
     }
 
     /** Shows one of the files that wait. */
@@ -148,7 +177,15 @@ final class IntakePanel extends VBox {
         boolean isTrack = arrival.role().isTrack();
         List.of(facts, parts, foreign).forEach(node -> Controls.showIf(node, isTrack));
         Controls.showIf(look, arrival.role() == Arrival.Role.RETURNED);
-        problems.setText(arrival.problem());
+        boolean isVersion = arrival.role() == Arrival.Role.VERSION;
+        List.of(compare, own).forEach(button -> Controls.showIf(button, isVersion));
+        problems.setText(
+                isVersion
+                        ? ArrivalTable.version(arrival.version().orElseThrow())
+                        : arrival.same().isEmpty()
+                                ? arrival.problem()
+                                : Strings.text(
+                                        "intake.same", arrival.same().get(0).name()));
         choices.show(waiting, arrival);
         document.show(arrival);
         if (isTrack) {

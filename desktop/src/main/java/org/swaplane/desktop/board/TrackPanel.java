@@ -9,6 +9,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.LanguageNames;
 import org.swaplane.desktop.text.Strings;
@@ -28,6 +29,7 @@ final class TrackPanel extends VBox {
     private final HBox blockers = Controls.styled(new HBox(), "blockers");
     private final Button foreign;
     private final Button change;
+    private final Button versions;
     private BoardModel.Row shown;
 
     /** @param reread asks how a document is read */
@@ -37,6 +39,10 @@ final class TrackPanel extends VBox {
         getStyleClass().addAll("card", "track");
         setId("track-panel");
         foreign = Controls.styled(Controls.button("show-foreign", "foreign.show", this::toggleForeign), "small");
+        versions = Controls.styled(
+                Controls.button("show-versions", "versions.show", () -> session.viewProperty()
+                        .set(ViewId.COMPARE)),
+                "small");
         change = Controls.styled(
                 Controls.button("show-reread", "document.change", () -> reread.accept(shown.track())), "small");
         // Where there is little room, the languages give way first, then the counts.
@@ -46,7 +52,7 @@ final class TrackPanel extends VBox {
         counts.setMinWidth(0);
         name.setMinWidth(120);
         HBox.setHgrow(languages, Priority.ALWAYS);
-        getChildren().addAll(Controls.row(name, languages, counts, change, foreign), timeline, blockers);
+        getChildren().addAll(Controls.row(name, languages, counts, versions, change, foreign), timeline, blockers);
     }
 
     void show(BoardModel.Row row) {
@@ -72,6 +78,7 @@ final class TrackPanel extends VBox {
                 of.segments(State.TRANSLATED),
                 of.segments(State.REVIEWED) + of.segments(State.FINAL),
                 of.lockedSegments()));
+        versions.setText(Strings.text("versions.show", track.version().number()));
         Controls.showIf(foreign, !foreignItems().isEmpty());
         Controls.showIf(
                 change,

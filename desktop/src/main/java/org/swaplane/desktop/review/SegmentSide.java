@@ -175,7 +175,10 @@ final class SegmentSide extends ScrollPane {
             add(entry);
             if (!proposal.source().isEmpty() && !proposal.source().sameAs(segment.source())) {
                 String of = TagNotation.write(proposal.source(), segment.source());
-                entry.getChildren().add(Controls.quiet(Strings.text("side.proposal-of", of)));
+                String is = TagNotation.write(segment.source(), segment.source());
+                ContentFlow then = new ContentFlow();
+                then.show(of, TextDifference.between(of, is).before());
+                entry.getChildren().addAll(Controls.quiet(Strings.text("side.proposal-then")), then);
             }
             if (!segment.locked()) {
                 Button take =

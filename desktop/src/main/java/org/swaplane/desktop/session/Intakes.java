@@ -20,6 +20,7 @@ import org.swaplane.lane.LaneWriter;
 import org.swaplane.lane.OtherLanes;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSummary;
+import org.swaplane.lane.VersionUpdate;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
@@ -94,6 +95,22 @@ public final class Intakes {
                 .toList()));
     }
 
+    /** Compares a new version with the track that it is of; the file is kept, whatever comes of it. */
+    public void compare(Arrival arrival) {
+        Track track = arrival.version().orElseThrow().tracks().get(0);
+        intake.set(null);
+        session.choose(track);
+        session.sourceUpdates().look(track, arrival.source());
+        session.viewProperty().set(ViewId.COMPARE);
+    }
+
+    /** Has a file be one of its own, though it resembles one of the lane. */
+    public void asOwnFile(Arrival arrival) {
+        intake.set(new Intake(intake.get().arrivals().stream()
+                .map(each -> each == arrival ? each.asOwnFile() : each)
+                .toList()));
+    }
+
     /** Takes these files in; one that cannot be taken is said, and the others are. */
     public void accept(List<Arrival> accepted) {
         Intake left = intake.get();
@@ -150,6 +167,13 @@ public final class Intakes {
                 if (arrival.role().isTrack()) {
                     takeInTrack(arrival, progress);
                     rememberOptions(arrival);
+                } else if (arrival.role() == Arrival.Role.VERSION) {
+                    VersionUpdate update = new VersionUpdate(lane());
+                    for (Track track : arrival.version().orElseThrow().tracks()) {
+                        update.take(
+                                update.of(track, arrival.source(), progress),
+                                session.sourceUpdates().choices());
+                    }
                 } else if (arrival.role() == Arrival.Role.TERMS) {
                     lane().references().keepTermList(arrival.source());
                 } else {
