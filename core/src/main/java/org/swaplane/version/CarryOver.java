@@ -118,7 +118,16 @@ public final class CarryOver {
         Content fitted =
                 Retagging.fitted(before.target(), before.source(), now.get(j).source());
         Proposal proposal = new Proposal(before.source(), fitted, match.similarity(), origin);
-        return new Carried(j, i, Kind.PROPOSED, now.get(j).target(), now.get(j).state(), Optional.of(proposal), false);
+        // What came along unchanged is a translation of the earlier source as well.
+        boolean isStale = now.get(j).target().sameAs(fitted);
+        return new Carried(
+                j,
+                i,
+                Kind.PROPOSED,
+                isStale ? Content.EMPTY : now.get(j).target(),
+                isStale ? State.INITIAL : now.get(j).state(),
+                Optional.of(proposal),
+                false);
     }
 
     /** What was joined is proposed as a whole; of what was split each part is offered all that there was. */

@@ -143,6 +143,20 @@ class FileVersionsTest {
     }
 
     @Test
+    void aTranslationThatCameAlongWithAChangedSourceIsOnlyAProposal() throws IOException {
+        Source old = xliff12(
+                unit("1", "At 9:00", "<target>Um 9:00</target>") + unit("2", "At 8:00", "<target>Um 8:00</target>"));
+        Source now = xliff12(unit("1", "At 9:15", "<target>Um 9:00</target>")
+                + unit("2", "At 8:15", "<target state=\"translated\">Um 8:15</target>"));
+
+        List<Segment> segments = read(updated(old, now, false)).segments();
+
+        assertThat(segments).extracting(segment -> segment.target().plainText()).containsExactly("", "Um 8:15");
+        assertThat(segments.get(0).state()).isEqualTo(State.INITIAL);
+        assertThat(segments).allMatch(segment -> segment.proposals().size() == 1);
+    }
+
+    @Test
     void aVersionInAnotherLanguageIsRefusedAndADocumentIsNoTranslation() {
         Source old = xliff12(unit("1", "Dogs", "<target>Hunde</target>"));
         Source french =

@@ -31,6 +31,7 @@ import org.swaplane.lane.Track;
 final class IntakePanel extends VBox {
     private static final int MOST_PROBLEMS = 20;
     private static final double DETAILS = 260;
+    private static final double LEAST_DETAILS = 96;
 
     private final Label name = Controls.styled(new Label(), "heading");
     private final GridPane facts = Controls.styled(new GridPane(), "facts");
@@ -70,6 +71,7 @@ final class IntakePanel extends VBox {
         about.getStyleClass().add("card");
         details.setContent(about);
         details.setFitToWidth(true);
+        details.setMinHeight(LEAST_DETAILS);
         VBox.setVgrow(details, Priority.ALWAYS);
         getChildren()
                 .addAll(
@@ -172,7 +174,9 @@ final class IntakePanel extends VBox {
         }
         boolean unreadable = arrival.role() == Arrival.Role.UNREADABLE;
         name.setText(Strings.text(
-                unreadable ? "intake.title-unreadable" : "intake.title",
+                unreadable
+                        ? "intake.title-unreadable"
+                        : arrival.version().isPresent() ? "intake.title-version" : "intake.title",
                 arrival.source().name()));
         boolean isTrack = arrival.role().isTrack();
         List.of(facts, parts, foreign).forEach(node -> Controls.showIf(node, isTrack));
@@ -180,14 +184,16 @@ final class IntakePanel extends VBox {
         boolean isVersion = arrival.role() == Arrival.Role.VERSION;
         List.of(compare, own).forEach(button -> Controls.showIf(button, isVersion));
         problems.setText(
-                isVersion
-                        ? ArrivalTable.version(arrival.version().orElseThrow())
-                        : arrival.same().isEmpty()
-                                ? arrival.problem()
-                                : Strings.text(
-                                        "intake.same", arrival.same().get(0).name()));
+                arrival.same().isEmpty()
+                        ? arrival.problem()
+                        : Strings.text("intake.same", arrival.same().get(0).name()));
         choices.show(waiting, arrival);
         document.show(arrival);
+        if (isVersion) {
+            Controls.showIf(document, false);
+            Controls.showIf(parts, true);
+            parts.setText(ArrivalTable.version(arrival.version().orElseThrow()));
+        }
         if (isTrack) {
             inspectDocument(arrival);
         }

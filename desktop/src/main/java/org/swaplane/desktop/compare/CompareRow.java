@@ -42,6 +42,7 @@ final class CompareRow extends GridPane {
         wide.setMaxWidth(USE_PREF_SIZE);
         wide.prefWidthProperty().bind(width.subtract(OUTCOME + 3 * GAP).divide(3));
         getColumnConstraints().setAll(narrow, wide, wide, wide);
+        detail.setMinHeight(USE_PREF_SIZE);
         VBox what = Controls.styled(new VBox(outcome, detail), "column-tight");
         addRow(0, what, before, now, target);
         for (Node each : List.of(what, before, now, target)) {

@@ -25,7 +25,7 @@ public final class Choice {
                 return null;
             }
         });
-        box.setValue(values.get(0));
+        values.stream().findFirst().ifPresent(box::setValue);
         return box;
     }
 }
