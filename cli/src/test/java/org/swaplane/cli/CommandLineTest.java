@@ -349,6 +349,44 @@ class CommandLineTest {
     }
 
     @Test
+    void twoVersionsAreComparedAndTheTranslationsCarriedOver() throws IOException {
+        Path next = folder.resolve("next.xlf");
+        Files.writeString(
+                next, Files.readString(demo).replace("departs at 14:05", "departs at 14:35"), StandardCharsets.UTF_8);
+
+        assertThat(run("compare", demo, demo, "--json")).isZero();
+        assertThat(json().get("segments"))
+                .allMatch(segment -> segment.get("outcome").asText().equals("unchanged"));
+        assertThat(run("compare", demo, next, "--json", "-o", folder.resolve("changes.docx")))
+                .isEqualTo(1);
+        JsonNode changes = json();
+        assertThat(changes.get("counts").get("changed").asInt()).isEqualTo(1);
+        assertThat(changes.get("words").get("changed").asInt()).isPositive();
+        assertThat(changes.get("segments"))
+                .filteredOn(segment -> segment.get("outcome").asText().equals("changed"))
+                .singleElement()
+                .satisfies(segment -> {
+                    assertThat(segment.get("old")).isEqualTo(segment.get("new"));
+                    assertThat(segment.get("sourceNow").asText()).contains("14:35");
+                    assertThat(segment.get("similarity").asInt()).isBetween(90, 99);
+                });
+        assertThat(folder.resolve("changes.docx")).exists();
+
+        Path out = folder.resolve("updated.xlf");
+        assertThat(run("update", demo, next, "-o", out, "--json")).isZero();
+        JsonNode counts = json();
+        int all = 0;
+        for (JsonNode count : counts) {
+            all += count.asInt();
+        }
+        assertThat(counts.get("proposed").asInt()).isEqualTo(1);
+        assertThat(all).isEqualTo(changes.get("segments").size());
+        assertThat(Files.readString(out)).contains("<alt-trans match-quality=\"98%\"");
+        assertThat(run("compare", demo, next, "-o", folder.resolve("x.pdf"))).isEqualTo(2);
+        assertThat(complaint()).contains(".html, .docx or .xlsx").doesNotContain("\tat ");
+    }
+
+    @Test
     void proveSaysOfEachFileWhatHoldsAndWhatIsNotReached() throws IOException {
         Path page = Files.writeString(
                 folder.resolve("page.html"), "<p data-tip=\"Book your seat\">Open</p><img src=\"map.png\">");

@@ -25,7 +25,7 @@ import org.swaplane.task.Progress;
 public record VersionComparison(
         String oldName, String nowName, BilingualDocument old, BilingualDocument now, VersionAlignment alignment) {
     private static final List<String> HEADS =
-            List.of("old", "now", "outcome", "kind", "similarity", "before", "after", "target");
+            List.of("number-before", "number-now", "outcome", "kind", "similarity", "before", "after", "target");
 
     public static VersionComparison of(
             String oldName, String nowName, BilingualDocument old, BilingualDocument now, Progress progress) {
@@ -113,7 +113,7 @@ public record VersionComparison(
             report.section(Report.Section.ofTable(
                     text("report.compare.translations"),
                     List.of(
-                            text("report.compare.now"),
+                            text("report.compare.number-now"),
                             text("report.compare.source"),
                             text("report.compare.before"),
                             text("report.compare.after"),

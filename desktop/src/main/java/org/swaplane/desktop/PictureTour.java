@@ -1,6 +1,7 @@
 package org.swaplane.desktop;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -27,6 +28,7 @@ import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.theme.Theme;
 import org.swaplane.exchange.RowChange;
+import org.swaplane.format.Source;
 
 /** Goes through the job on the demo lane, on a day that is always the same, and takes a picture of each main view. */
 public final class PictureTour extends Application {
@@ -118,7 +120,23 @@ public final class PictureTour extends Application {
                     show(ViewId.RELEASE);
                 },
                 "release");
+        steps.add(() -> session.sourceUpdates().look(session.track(), secondVersion()));
+        step(() -> show(ViewId.COMPARE), "compare");
         steps.add(Platform::exit);
+    }
+
+    /** The demo's file as the client might send it again. */
+    private static Source secondVersion() {
+        String first;
+        try {
+            first = new String(DemoLane.file(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new IllegalStateException("the demo's file cannot be read", e);
+        }
+        String second = first.replace("departs at 14:05", "departs at 14:35")
+                .replace("The first ferry leaves", "From May, the first ferry leaves")
+                .replace("run every day, all year round", "run every day");
+        return Source.of("passenger-info May.xlf", second.getBytes(StandardCharsets.UTF_8));
     }
 
     private void showLanes() {
