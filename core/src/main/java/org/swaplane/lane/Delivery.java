@@ -11,6 +11,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import org.swaplane.check.CheckRun;
 import org.swaplane.check.Finding;
 import org.swaplane.document.BilingualDocument;
@@ -186,7 +187,26 @@ public final class Delivery {
                 overrideReason,
                 receipt.getFileName().toString());
         lane.proofs().released(track.track(), result);
+        if (!track.isDocument()) {
+            rememberDelivered(track, file);
+        }
         return result;
+    }
+
+    /** A bilingual file that the client edits and sends back is known again, and compared with what was delivered. */
+    private void rememberDelivered(TrackSnapshot track, Path file) throws IOException {
+        String client = lane.settings().detail(LaneDetail.CLIENT);
+        SendRequest delivered =
+                SendRequest.of(client.isEmpty() ? lane.name() : client, Purpose.DELIVERY, SendRequest.Form.FILE);
+        int words = IntStream.range(0, track.size()).map(track::words).sum();
+        lane.trips()
+                .sent(
+                        lane.trips().newCode(),
+                        track.track(),
+                        delivered.people().get(0),
+                        delivered,
+                        Source.of(file),
+                        words);
     }
 
     private Report receipt(TrackSnapshot track, Gate gate, String overrideReason, Path file, String sha256) {

@@ -1,5 +1,6 @@
 package org.swaplane.lane;
 
+import java.util.List;
 import org.swaplane.document.State;
 
 /** What a copy goes out for. */
@@ -9,7 +10,12 @@ public enum Purpose {
     /** The client says yes or no. */
     APPROVAL(State.REVIEWED, "copy.instructions.approval"),
     /** Somebody is asked about the terms. */
-    TERMINOLOGY(State.TRANSLATED, "copy.instructions.terminology");
+    TERMINOLOGY(State.TRANSLATED, "copy.instructions.terminology"),
+    /** The result went to the client; nobody waits for it, and if it comes back all the same, it is recognised. */
+    DELIVERY(State.REVIEWED, "copy.instructions.review");
+
+    /** What copies are sent for. */
+    public static final List<Purpose> OF_COPIES = List.of(TRANSLATION, REVIEW, APPROVAL, TERMINOLOGY);
 
     private final State after;
     private final String instructions;

@@ -30,7 +30,7 @@ public record Trip(
         int version) {
     /** Whether the copy is out and waited for. */
     public boolean isAway() {
-        return back.isEmpty() && !withdrawn;
+        return back.isEmpty() && !withdrawn && purpose != Purpose.DELIVERY;
     }
 
     /** Whether it is out longer than it should be, on this day. */

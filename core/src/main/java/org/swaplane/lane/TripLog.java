@@ -71,7 +71,9 @@ public final class TripLog {
         if (trip.isOverdue(today)) {
             return Cell.of(text("report.trips.state.overdue"), Cell.Tone.BAD);
         }
-        String state = trip.isAway() ? "away" : trip.back().isPresent() ? "back" : "withdrawn";
+        String state = trip.isAway()
+                ? "away"
+                : trip.back().isPresent() ? "back" : trip.purpose() == Purpose.DELIVERY ? "delivered" : "withdrawn";
         return Cell.of(text("report.trips.state." + state));
     }
 

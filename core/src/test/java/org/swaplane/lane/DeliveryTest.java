@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -21,6 +22,7 @@ import org.swaplane.check.Finding;
 import org.swaplane.content.Content;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.document.State;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
 import org.swaplane.release.FileNaming;
@@ -120,6 +122,36 @@ class DeliveryTest {
                 .allMatch(segment -> segment.state() == State.REVIEWED);
         assertThat(Files.readString(file))
                 .contains("h:screen=\"timetable-7\"", "<h:origin match=\"tm\" score=\"87\"/>");
+    }
+
+    @Test
+    void aResultThatTheClientEditedIsKnownAgainAndComparedWithWhatWasDelivered() throws IOException {
+        meetEverything();
+        delivery.release(track.now(), delivery.gate(track.now(), Progress.NONE), "", Progress.NONE);
+        Path result;
+        try (var files = Files.list(lane.folder().resolve("out"))) {
+            result = files.filter(file -> file.toString().endsWith(".xlf"))
+                    .findFirst()
+                    .orElseThrow();
+        }
+        String target = track.now().target(2).plainText();
+        Source back = Source.of(
+                "from the client.xlf",
+                Files.readString(result).replace(target, "Ganz anders").getBytes(StandardCharsets.UTF_8));
+
+        ReturnImport.Recognised recognised = new ReturnImport(lane)
+                .recognise(
+                        back,
+                        lane.formats()
+                                .open(back, FileOptions.NONE, Progress.NONE)
+                                .document(),
+                        Progress.NONE)
+                .orElseThrow();
+
+        assertThat(recognised.trip().purpose()).isEqualTo(Purpose.DELIVERY);
+        assertThat(recognised.trip().isAway()).isFalse();
+        assertThat(recognised.reading().changes()).singleElement().satisfies(change -> assertThat(change.returned())
+                .isEqualTo("Ganz anders"));
     }
 
     @Test

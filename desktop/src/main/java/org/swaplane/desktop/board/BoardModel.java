@@ -16,6 +16,7 @@ import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.text.LanguageNames;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.Lane;
+import org.swaplane.lane.Purpose;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackCounts;
 import org.swaplane.lane.Trip;
@@ -91,7 +92,9 @@ final class BoardModel {
 
     /** All rows that are listed, in the order of the lane. */
     List<Row> rows() {
-        Map<Long, List<Trip>> trips = lane().trips().all().stream().collect(Collectors.groupingBy(Trip::track));
+        Map<Long, List<Trip>> trips = lane().trips().all().stream()
+                .filter(trip -> trip.purpose() != Purpose.DELIVERY)
+                .collect(Collectors.groupingBy(Trip::track));
         return lane().tracks().stream()
                 .map(track -> row(track, trips.getOrDefault(track.id(), List.of())))
                 .filter(this::matches)

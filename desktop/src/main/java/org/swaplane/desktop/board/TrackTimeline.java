@@ -3,7 +3,9 @@ package org.swaplane.desktop.board;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
@@ -16,6 +18,7 @@ import javafx.scene.shape.Path;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.lane.SourceVersion;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.Trip;
 
@@ -35,6 +38,8 @@ final class TrackTimeline extends Pane {
     private Instant begin = Instant.EPOCH;
     private Instant now = Instant.EPOCH;
     private List<Strand> strands = List.of();
+    /** The version that is worked at, where it is not the first. */
+    private Optional<SourceVersion> version = Optional.empty();
 
     /** A trip, and how far up it runs: 0 is next to the middle of the road. */
     private record Strand(Trip trip, int level) {}
@@ -53,6 +58,7 @@ final class TrackTimeline extends Pane {
         begin = track.takenInAt();
         now = at;
         strands = strands(trips);
+        version = Optional.of(track.version()).filter(each -> each.number() > 1);
         double height = large ? strand * (levels() + 1) + 56 : SMALL_HEIGHT;
         setMinHeight(height);
         setPrefHeight(height);
@@ -115,6 +121,8 @@ final class TrackTimeline extends Pane {
             draw(each, end);
             away |= each.trip().isAway();
         }
+        version.map(each -> x(each.addedAt())).ifPresent(at -> getChildren()
+                .add(line("timeline-near", new MoveTo(at, near() - 6), new LineTo(at, near() + 6))));
         Circle marker = new Circle(end, away ? far(0) : near(), large ? 7 : 4);
         getChildren().add(Controls.styled(marker, away ? "timeline-marker-away" : "timeline-marker-near"));
         if (large) {
@@ -177,6 +185,11 @@ final class TrackTimeline extends Pane {
                             Math.min(x(back.at()), getWidth() - 180),
                             near() + 5)));
         }
+        version.ifPresent(each -> below.add(label(
+                Strings.text("board.version", each.number(), Dates.day(each.addedAt())),
+                Math.min(x(each.addedAt()), getWidth() - 180),
+                near() + 5)));
+        below.sort(Comparator.comparingDouble(Label::getLayoutX));
         for (int i = 0; i + 1 < below.size(); i++) {
             double room = below.get(i + 1).getLayoutX() - below.get(i).getLayoutX() - 8;
             below.get(i).setMaxWidth(Math.max(0, room));

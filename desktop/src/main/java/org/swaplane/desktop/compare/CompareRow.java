@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
+import org.swaplane.compare.Span;
 import org.swaplane.compare.TextDifference;
 import org.swaplane.content.TagNotation;
 import org.swaplane.desktop.text.ContentFlow;
@@ -68,11 +69,21 @@ final class CompareRow extends GridPane {
         TextLanguage source = TextLanguage.of(comparison.now().sourceLanguage(), Directions.Direction.BY_LANGUAGE);
         source.apply(before);
         source.apply(now);
-        before.show(was, difference.before());
-        now.show(is, difference.after());
+        show(before, match.old(), comparison.old(), was, difference.before());
+        show(now, match.now(), comparison.now(), is, difference.after());
         TextLanguage.of(comparison.old().targetLanguage(), Directions.Direction.BY_LANGUAGE)
                 .apply(target);
-        target.show(targets(match, comparison.old()), List.of());
+        show(target, match.old(), comparison.old(), targets(match, comparison.old()), List.of());
+    }
+
+    /** One segment has its tags as chips; several stand one under the other as they are written. */
+    private static void show(
+            ContentFlow flow, List<Integer> indexes, BilingualDocument document, String written, List<Span> marked) {
+        if (indexes.size() == 1) {
+            flow.showWritten(document.segments().get(indexes.get(0)).source(), written, marked);
+        } else {
+            flow.show(written, marked);
+        }
     }
 
     private static String targets(SegmentMatch match, BilingualDocument old) {

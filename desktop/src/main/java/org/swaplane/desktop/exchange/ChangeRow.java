@@ -16,10 +16,8 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import org.swaplane.check.Finding;
-import org.swaplane.compare.Span;
 import org.swaplane.compare.TextDifference;
 import org.swaplane.content.Content;
-import org.swaplane.content.TagNotation;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.text.ContentFlow;
 import org.swaplane.desktop.text.Controls;
@@ -122,15 +120,14 @@ final class ChangeRow extends GridPane {
         TagNumbers numbers = TagNumbers.of(change.segment().source());
         source.show(change.segment().source(), numbers, List.of());
         TextDifference difference = TextDifference.between(change.sent(), change.returned());
-        showWritten(sent, change, change.sent(), difference.before());
-        showWritten(returned, change, change.returned(), difference.after());
+        sent.showWritten(change.segment().source(), change.sent(), difference.before());
+        returned.showWritten(change.segment().source(), change.returned(), difference.after());
         boolean conflict = change.what() == RowChange.Case.CONFLICT;
         Controls.showIf(now.getParent(), conflict);
         if (conflict) {
             String written = change.nowWritten();
-            showWritten(
-                    now,
-                    change,
+            now.showWritten(
+                    change.segment().source(),
                     written,
                     TextDifference.between(written, change.returned()).before());
         }
@@ -171,9 +168,8 @@ final class ChangeRow extends GridPane {
                 .setAll(answers.stream()
                         .map(answer -> {
                             ContentFlow flow = new ContentFlow();
-                            showWritten(
-                                    flow,
-                                    shown,
+                            flow.showWritten(
+                                    shown.segment().source(),
                                     answer.returned(),
                                     TextDifference.between(shown.returned(), answer.returned())
                                             .after());
@@ -202,25 +198,5 @@ final class ChangeRow extends GridPane {
                 remark.remark().author().isBlank() ? recipient : remark.remark().author();
         String key = withRow && remark.index() != RowRemark.NO_SEGMENT ? "return.remark-in-row" : "return.remark";
         return Strings.text(key, author, remark.remark().text(), remark.index() + 1);
-    }
-
-    /** Differences are counted in the written form; where tags are written the marks go with the text only. */
-    private static void showWritten(ContentFlow flow, RowChange change, String written, List<Span> marked) {
-        TagNotation.Reading reading = TagNotation.read(written, change.segment().source());
-        if (reading.content().tags().isEmpty()) {
-            flow.show(written, marked);
-        } else {
-            Content source = change.segment().source();
-            flow.show(reading.content(), TagNumbers.of(source), inText(written, marked, source));
-        }
-    }
-
-    private static List<Span> inText(String written, List<Span> marked, Content source) {
-        return marked.stream()
-                .map(span -> new Span(
-                        TagNotation.textBefore(written, span.start(), source),
-                        TagNotation.textBefore(written, span.end(), source)))
-                .filter(span -> span.end() > span.start())
-                .toList();
     }
 }

@@ -34,6 +34,7 @@ import org.swaplane.lane.Purpose;
 import org.swaplane.lane.SendRequest;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.Trip;
+import org.swaplane.task.CannotProceedException;
 
 /** What goes out, to whom, in which form, and until when. */
 final class SendForm extends VBox {
@@ -43,8 +44,7 @@ final class SendForm extends VBox {
 
     private final LaneSession session;
     private final ComboBox<String> people = new ComboBox<>();
-    private final ComboBox<Purpose> purpose =
-            Choice.of("send-purpose", List.of(Purpose.values()), SendForm::purposeWord);
+    private final ComboBox<Purpose> purpose = Choice.of("send-purpose", Purpose.OF_COPIES, SendForm::purposeWord);
     private final ComboBox<SendRequest.Form> form;
     private final ComboBox<What> what = Choice.of(
             "send-what",
@@ -67,6 +67,7 @@ final class SendForm extends VBox {
         OPEN,
         FINDINGS,
         WORDS,
+        ROWS,
         /** Those that Review lists. */
         LISTED,
         /** Those with a translation of an earlier source. */
@@ -146,7 +147,10 @@ final class SendForm extends VBox {
     }
 
     private void showWords() {
-        Controls.showIf(words, what.getValue() == What.WORDS);
+        boolean rows = what.getValue() == What.ROWS;
+        Controls.showIf(words, what.getValue() == What.WORDS || rows);
+        words.setText(rows ? "1-100" : "500");
+        words.setAccessibleText(Strings.text(rows ? "exchange.rows" : "exchange.what.words"));
     }
 
     Button button() {
@@ -189,7 +193,9 @@ final class SendForm extends VBox {
         }
         Optional<RowSelection> selection = selection();
         if (selection.isEmpty()) {
-            session.notify(Notification.Tone.FAILED, Strings.text("exchange.words-needed"));
+            session.notify(
+                    Notification.Tone.FAILED,
+                    Strings.text(what.getValue() == What.ROWS ? "exchange.rows-needed" : "exchange.words-needed"));
             words.requestFocus();
             return;
         }
@@ -219,6 +225,7 @@ final class SendForm extends VBox {
         return switch (what.getValue()) {
             case ALL -> Optional.of(RowSelection.ALL);
             case OPEN -> Optional.of(new RowSelection(List.of(), open, false, false, Optional.empty()));
+            case ROWS -> rows();
             case LISTED, SINCE_TRIP -> Optional.of(RowSelection.ALL);
             case CHANGED -> Optional.of(new RowSelection(List.of(), Set.of(), false, true, Optional.empty()));
             case FINDINGS -> Optional.of(new RowSelection(List.of(), Set.of(), true, false, Optional.empty()));
@@ -232,6 +239,14 @@ final class SendForm extends VBox {
                                 Optional.of(Integer.valueOf(words.getText().strip()))))
                         : Optional.empty();
         };
+    }
+
+    private Optional<RowSelection> rows() {
+        try {
+            return Optional.of(RowSelection.parse("rows:" + words.getText().replace(" ", "")));
+        } catch (CannotProceedException e) {
+            return Optional.empty();
+        }
     }
 
     private RowSelection.Beyond beyond() {

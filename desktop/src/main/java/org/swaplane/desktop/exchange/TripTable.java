@@ -14,6 +14,7 @@ import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.WordsColumn;
+import org.swaplane.lane.Purpose;
 import org.swaplane.lane.Trip;
 
 /** All trips of the lane, the newest first: who has what, since when, and what came back. */
@@ -67,7 +68,10 @@ final class TripTable extends TableView<Trip> {
         if (trip.isOverdue(LocalDate.now())) {
             return Strings.text("trip.overdue");
         }
-        return Strings.text(trip.back().isPresent() ? "trip.back" : trip.isAway() ? "trip.away" : "trip.withdrawn");
+        if (trip.back().isPresent() || trip.isAway()) {
+            return Strings.text(trip.isAway() ? "trip.away" : "trip.back");
+        }
+        return Strings.text(trip.purpose() == Purpose.DELIVERY ? "trip.delivered" : "trip.withdrawn");
     }
 
     void show(List<Trip> trips) {

@@ -15,6 +15,7 @@ import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
+import org.swaplane.content.TagNotation;
 import org.swaplane.content.TagNumbers;
 
 /** Draws a segment's text with its tags as chips and some of its parts marked. */
@@ -44,6 +45,25 @@ public final class ContentFlow extends TextFlow {
     /** Shows {@code content}; {@code plainSpans} count in its plain text. */
     public void show(Content content, TagNumbers numbers, List<Span> plainSpans) {
         show(content, numbers, plainSpans, List.of());
+    }
+
+    /** Shows a text in tag notation with its tags as chips; differences are counted in the written form, and marks go with the text only. */
+    public void showWritten(Content source, String written, List<Span> marked) {
+        TagNotation.Reading reading = TagNotation.read(written, source);
+        if (reading.content().tags().isEmpty()) {
+            show(written, marked);
+        } else {
+            show(reading.content(), TagNumbers.of(source), inText(written, marked, source));
+        }
+    }
+
+    private static List<Span> inText(String written, List<Span> marked, Content source) {
+        return marked.stream()
+                .map(span -> new Span(
+                        TagNotation.textBefore(written, span.start(), source),
+                        TagNotation.textBefore(written, span.end(), source)))
+                .filter(span -> span.end() > span.start())
+                .toList();
     }
 
     /** The same, with what was searched for marked in another way. */
