@@ -37,6 +37,7 @@ class ArchitectureTest {
             "spelling",
             "check",
             "report",
+            "memory",
             "version",
             "exchange",
             "convert",

@@ -32,7 +32,10 @@ import picocli.CommandLine.ScopeType;
             MergeCommand.class,
             BackCommand.class,
             CompareCommand.class,
-            UpdateCommand.class
+            UpdateCommand.class,
+            MemoryCommand.class,
+            FillCommand.class,
+            AnalyzeCommand.class
         })
 public final class SwapLane implements Runnable {
     @Option(names = "--debug", scope = ScopeType.INHERIT, description = "On failure, print the trace.")

@@ -4,14 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.TimeZone;
 import org.junit.jupiter.api.AfterEach;
@@ -383,7 +386,53 @@ class CommandLineTest {
         assertThat(all).isEqualTo(changes.get("segments").size());
         assertThat(Files.readString(out)).contains("<alt-trans match-quality=\"98%\"");
         assertThat(run("compare", demo, next, "-o", folder.resolve("x.pdf"))).isEqualTo(2);
-        assertThat(complaint()).contains(".html, .docx or .xlsx").doesNotContain("\tat ");
+        assertThat(complaint()).contains(".html, .docx, .xlsx or .csv").doesNotContain("\tat ");
+    }
+
+    @Test
+    void aMemoryIsFilledFromFilesLookedUpAndFillsAnother() throws IOException {
+        Path memory = folder.resolve("memory");
+        Path open = folder.resolve("open.xlf");
+        Files.writeString(
+                open,
+                "<xliff version=\"1.2\"><file original=\"a\" source-language=\"en-GB\" target-language=\"de-DE\""
+                        + " datatype=\"x\"><body><trans-unit id=\"1\"><source>Timetable</source></trans-unit>"
+                        + "<trans-unit id=\"2\"><source>Nothing like this is anywhere</source></trans-unit></body></file></xliff>",
+                StandardCharsets.UTF_8);
+
+        assertThat(run("memory", "import", memory, demo)).isZero();
+        assertThat(run("memory", "info", memory, "--json")).isZero();
+        int units = json().get("units").asInt();
+        assertThat(units).isPositive();
+        assertThat(run("memory", "import", memory, demo)).isZero();
+        assertThat(run("memory", "info", memory, "--json")).isZero();
+        assertThat(json().get("units").asInt()).isEqualTo(units);
+
+        InputStream before = System.in;
+        System.setIn(new ByteArrayInputStream("Timetable\n\n\"Time\\u0074able\"\n".getBytes(StandardCharsets.UTF_8)));
+        try {
+            assertThat(run("memory", "lookup", memory, "--source", "en-GB", "--target", "de-DE", "--json"))
+                    .isZero();
+        } finally {
+            System.setIn(before);
+        }
+        List<String> lines = printed().lines().toList();
+        assertThat(lines).hasSize(3);
+        assertThat(lines.get(0)).contains("\"score\":100", "\"kind\":\"exact\"", "Fahrplan");
+        assertThat(lines.get(1)).isEqualTo("{\"text\":\"\",\"matches\":[]}");
+        assertThat(lines.get(2)).isEqualTo(lines.get(0));
+
+        assertThat(run("analyze", open, "--memory", memory, "--json")).isZero();
+        assertThat(json().at("/total/bands/100/segments").asInt()).isEqualTo(1);
+        assertThat(json().at("/total/bands/none/segments").asInt()).isEqualTo(1);
+        Path filled = folder.resolve("filled.xlf");
+        assertThat(run("fill", open, "-o", filled, "--memory", memory, "--json"))
+                .isZero();
+        assertThat(json().get("filled").asInt()).isEqualTo(1);
+        assertThat(json().at("/skipped/belowMin").asInt()).isEqualTo(1);
+        assertThat(Files.readString(filled)).contains("<target>Fahrplan</target>");
+        assertThat(run("memory", "info", folder.resolve("none"))).isEqualTo(2);
+        assertThat(complaint()).contains("there is no memory").doesNotContain("\tat ");
     }
 
     @Test

@@ -6,6 +6,7 @@ import java.util.regex.Pattern;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
+import org.swaplane.content.TagNotation;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.content.Text;
 
@@ -75,6 +76,11 @@ public final class Symbols {
             }
         }
         return text.toString();
+    }
+
+    /** The same with tags by number only: what they stand for is the business of the file that they are used in. */
+    public static String numbered(Content content) {
+        return composed(TagNotation.write(content, content));
     }
 
     /** What a tag stands for, whichever of its kind it is. */

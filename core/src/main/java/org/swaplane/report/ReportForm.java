@@ -28,6 +28,13 @@ public enum ReportForm {
         public void write(Report report, OutputStream out) throws IOException {
             XlsxReport.write(report, out);
         }
+    },
+    /** The tables alone. */
+    CSV {
+        @Override
+        public void write(Report report, OutputStream out) throws IOException {
+            CsvReport.write(report, out);
+        }
     };
 
     public abstract void write(Report report, OutputStream out) throws IOException;

@@ -108,7 +108,7 @@ class TypingJourneyTest extends LaneWindow {
 
     @Test
     void theCurrentSegmentHasWhatComesNextInSight() {
-        for (int i = 0; i < 40; i++) {
+        for (int i = 0; i < 15; i++) {
             key(KeyCode.ENTER, "\r", true, false);
         }
         settle();

@@ -207,7 +207,9 @@ public final class BoardView implements View {
 
     private void choose() {
         List<BoardModel.Row> rows = table.selectedRows();
-        if (rows.size() == 1 && rows.get(0).track() != session.track()) {
+        // Where somebody went to another track elsewhere meanwhile, the table does not know it yet.
+        boolean asFollowed = session.track() == followed;
+        if (rows.size() == 1 && asFollowed && rows.get(0).track() != session.track()) {
             followed = rows.get(0).track();
             session.choose(followed);
         }

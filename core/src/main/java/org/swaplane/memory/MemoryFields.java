@@ -1,0 +1,124 @@
+package org.swaplane.memory;
+
+import com.ibm.icu.text.BreakIterator;
+import com.ibm.icu.util.ULocale;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.apache.lucene.document.Document;
+import org.apache.lucene.document.Field;
+import org.apache.lucene.document.IntPoint;
+import org.apache.lucene.document.StoredField;
+import org.apache.lucene.document.StringField;
+import org.apache.lucene.document.TextField;
+import org.swaplane.compare.Symbols;
+import org.swaplane.content.Content;
+import org.swaplane.content.TagNotation;
+
+/** A unit as a document of the index, and back. */
+final class MemoryFields {
+    static final String ID = "id";
+    static final String PAIR = "pair";
+    static final String EXACT = "exact";
+    static final String WORDS = "words";
+    static final String LENGTH = "length";
+    static final String SOURCE_TEXT = "source-text";
+    static final String TARGET_TEXT = "target-text";
+    private static final String SOURCE = "source";
+    private static final String TARGET = "target";
+    static final String PIECES = "pieces";
+    private static final int PIECE = 3;
+
+    private MemoryFields() {}
+
+    static Document document(MemoryUnit unit) {
+        Document document = new Document();
+        document.add(new StringField(ID, unit.id(), Field.Store.NO));
+        document.add(new StringField(PAIR, pair(unit.sourceLanguage(), unit.targetLanguage()), Field.Store.NO));
+        document.add(new StringField(EXACT, exact(unit.source()), Field.Store.NO));
+        document.add(new TextField(WORDS, String.join(" ", words(unit.source())), Field.Store.NO));
+        document.add(new TextField(PIECES, String.join(" ", pieces(unit.source())), Field.Store.NO));
+        document.add(new IntPoint(LENGTH, Symbols.of(unit.source(), unit.source()).length));
+        document.add(new TextField(SOURCE_TEXT, unit.source().plainText(), Field.Store.NO));
+        document.add(new TextField(TARGET_TEXT, unit.target().plainText(), Field.Store.NO));
+        document.add(new StoredField(SOURCE, unit.sourceWritten()));
+        document.add(new StoredField(TARGET, unit.targetWritten()));
+        store(document, "source-language", unit.sourceLanguage());
+        store(document, "target-language", unit.targetLanguage());
+        store(document, "before", unit.context().before());
+        store(document, "after", unit.context().after());
+        store(document, "key", unit.context().key());
+        store(document, "changed", unit.changed());
+        store(document, "by", unit.by());
+        store(document, "origin", unit.origin());
+        return document;
+    }
+
+    private static void store(Document document, String name, String value) {
+        if (!value.isEmpty()) {
+            document.add(new StoredField(name, value));
+        }
+    }
+
+    static MemoryUnit unit(Document document) {
+        Content source = TagNotation.readSource(value(document, SOURCE));
+        return new MemoryUnit(
+                value(document, "source-language"),
+                value(document, "target-language"),
+                source,
+                TagNotation.read(value(document, TARGET), source).content(),
+                new MemoryUnit.Context(value(document, "before"), value(document, "after"), value(document, "key")),
+                value(document, "changed"),
+                value(document, "by"),
+                value(document, "origin"));
+    }
+
+    private static String value(Document document, String name) {
+        String value = document.get(name);
+        return value == null ? "" : value;
+    }
+
+    /** The languages alone: a region of its own is a penalty, and not another language. */
+    static String pair(String source, String target) {
+        return language(source) + '>' + language(target);
+    }
+
+    static String language(String code) {
+        return Locale.forLanguageTag(code).getLanguage();
+    }
+
+    /** The same for the same text with the same tags. */
+    static String exact(Content source) {
+        return org.swaplane.document.Fingerprint.sha256(
+                        Symbols.numbered(source).getBytes(java.nio.charset.StandardCharsets.UTF_8))
+                .substring(0, 32);
+    }
+
+    /** What texts mostly share that resemble each other. */
+    static Set<String> words(Content source) {
+        String text = source.plainText().toLowerCase(Locale.ROOT);
+        BreakIterator breaks = BreakIterator.getWordInstance(ULocale.ROOT);
+        breaks.setText(text);
+        List<String> words = new ArrayList<>();
+        int start = breaks.first();
+        for (int end = breaks.next(); end != BreakIterator.DONE; start = end, end = breaks.next()) {
+            String word = text.substring(start, end).strip();
+            if (!word.isEmpty()) {
+                words.add(word);
+            }
+        }
+        return new LinkedHashSet<>(words);
+    }
+
+    /** What texts share of which every word was changed a little. */
+    static Set<String> pieces(Content source) {
+        String run = source.plainText().toLowerCase(Locale.ROOT).replaceAll("\\s+", "_");
+        Set<String> pieces = new LinkedHashSet<>();
+        for (int i = 0; i + PIECE <= run.length(); i++) {
+            pieces.add(run.substring(i, i + PIECE));
+        }
+        return pieces;
+    }
+}

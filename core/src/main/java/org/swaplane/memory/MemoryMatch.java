@@ -1,0 +1,23 @@
+package org.swaplane.memory;
+
+import java.util.Map;
+
+/**
+ * What a memory has for a source.
+ *
+ * @param score similarity in percent less all penalties
+ * @param penalties points by name
+ */
+public record MemoryMatch(Kind kind, int score, Map<String, Integer> penalties, MemoryUnit unit) {
+    /** How well it fits, best first. */
+    public enum Kind {
+        /** The same text, with the same neighbours or under the same key. */
+        CONTEXT,
+        EXACT,
+        FUZZY
+    }
+
+    public MemoryMatch {
+        penalties = Map.copyOf(penalties);
+    }
+}
