@@ -46,6 +46,8 @@ import org.swaplane.task.Progress;
 /** Recognises a copy that came back, and takes of it what a person decides on. */
 public final class ReturnImport {
     private static final double MOST_OF_IT = 0.5;
+    /** What a recipient can read; tables alone would lack the remarks. */
+    private static final List<ReportForm> REPORTS = List.of(ReportForm.HTML, ReportForm.DOCX, ReportForm.XLSX);
 
     private final Lane lane;
     private final OtherLanes others;
@@ -365,7 +367,7 @@ public final class ReturnImport {
     /** The reports until what they say is written: all of them appear, or none. */
     private static Map<ReportForm, Path> drafts(Path report) {
         Map<ReportForm, Path> drafts = new EnumMap<>(ReportForm.class);
-        for (ReportForm form : ReportForm.values()) {
+        for (ReportForm form : REPORTS) {
             Path there = inForm(report, form);
             drafts.put(form, there.resolveSibling('.' + there.getFileName().toString() + ".draft"));
         }
