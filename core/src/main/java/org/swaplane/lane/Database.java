@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.sql.Connection;
+import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -28,7 +29,12 @@ import org.swaplane.wording.Phrase;
 final class Database implements AutoCloseable {
     private static final Logger LOG = Logger.getLogger(Database.class.getName());
 
+    private static final String URL = "jdbc:sqlite:";
+
     private final Path file;
+    /** What is opened: the file itself, or a copy of it that was brought up to date where an older one is only read. */
+    private final Path opened;
+
     private final boolean writable;
     private final Connection writer;
     /** What the file is on its disk: another one of the same name is another lane. */
@@ -56,6 +62,7 @@ final class Database implements AutoCloseable {
         this.file = file;
         this.writable = writable;
         try {
+            opened = writable || Migrations.isCurrent(file) ? file : upToDate(file);
             writer = connect();
             if (writable) {
                 Migrations.run(writer, file.toString());
@@ -63,6 +70,31 @@ final class Database implements AutoCloseable {
             fileKey = key();
         } catch (SQLException | IOException e) {
             throw failed(e);
+        }
+    }
+
+    /** A copy of the file, brought up to date; the file itself is left to the program that wrote it. */
+    private static Path upToDate(Path file) throws IOException, SQLException {
+        Path copy = Files.createTempDirectory("swaplane-lane").resolve("lane.db");
+        try (Connection original = DriverManager.getConnection(URL + file);
+                PreparedStatement copying = original.prepareStatement("vacuum into ?")) {
+            copying.setString(1, copy.toString());
+            copying.execute();
+        }
+        try (Connection connection = DriverManager.getConnection(URL + copy)) {
+            Migrations.run(connection, file.toString());
+        }
+        return copy;
+    }
+
+    private void deleteCopy() {
+        if (!opened.equals(file)) {
+            try {
+                Files.deleteIfExists(opened);
+                Files.deleteIfExists(opened.getParent());
+            } catch (IOException e) {
+                LOG.log(Level.INFO, "a copy is left in the folder for temporary files", e);
+            }
         }
     }
 
@@ -79,7 +111,7 @@ final class Database implements AutoCloseable {
         }
         config.setBusyTimeout(5000);
         config.enforceForeignKeys(true);
-        return config.createConnection("jdbc:sqlite:" + file);
+        return config.createConnection(URL + opened);
     }
 
     private Object key() throws IOException {
@@ -242,6 +274,7 @@ final class Database implements AutoCloseable {
         synchronized (this) {
             close(writer);
         }
+        deleteCopy();
     }
 
     private void close(Connection connection) {

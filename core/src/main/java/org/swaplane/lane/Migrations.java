@@ -3,7 +3,9 @@ package org.swaplane.lane;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.sql.Connection;
+import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -57,6 +59,21 @@ final class Migrations {
             } finally {
                 connection.setAutoCommit(true);
             }
+        }
+    }
+
+    /**
+     * Whether a file has the tables of this program.
+     *
+     * @throws CannotProceedException when a newer program wrote it
+     */
+    static boolean isCurrent(Path file) throws SQLException {
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file)) {
+            int version = version(connection);
+            if (version > SCRIPTS.size()) {
+                throw new CannotProceedException(file.toString(), "problem.lane-newer", version, SCRIPTS.size());
+            }
+            return version == SCRIPTS.size();
         }
     }
 

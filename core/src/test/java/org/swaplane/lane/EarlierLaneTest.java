@@ -86,6 +86,19 @@ class EarlierLaneTest {
     }
 
     @Test
+    void itIsLookedAtWithoutBeingChanged() throws IOException {
+        byte[] before = Files.readAllBytes(folder.resolve("lane.db"));
+
+        LaneOverview overview = LaneOverview.read(folder, FormatRegistry.ofInstalled(), DAY);
+        try (Lane lane = Lane.openForReading(folder, FormatRegistry.ofInstalled(), DAY)) {
+            assertThat(lane.tracks().get(0).now().target(2)).isEqualTo(Content.of("Neu um 14:05 Uhr"));
+        }
+
+        assertThat(overview.files()).isPositive();
+        assertThat(Files.readAllBytes(folder.resolve("lane.db"))).isEqualTo(before);
+    }
+
+    @Test
     void segmentsThatWereJoinedStayJoined() {
         try (Lane lane = open()) {
             TrackSnapshot now = lane.tracks().get(1).now();
