@@ -95,11 +95,6 @@ public final class VersionUpdate {
             return alignment;
         }
 
-        /** What becomes of each new segment, as the track stood when this was made. */
-        public List<CarryOver.Carried> carried(CarryOver.Wins wins) {
-            return carry(before, this, wins);
-        }
-
         /** Translated segments, by index in the track as it stands, that no new one is the same as. */
         public List<Integer> lost() {
             return alignment.matches().stream()

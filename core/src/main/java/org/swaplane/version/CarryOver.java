@@ -46,10 +46,8 @@ public final class CarryOver {
      * @param old the segment that it comes from, -1 for none
      * @param target as it should stand; that of the new version where nothing is carried
      * @param proposal what is offered instead of a target
-     * @param differs whether both versions have a translation, and not the same
      */
-    public record Carried(
-            int now, int old, Kind kind, Content target, State state, Optional<Proposal> proposal, boolean differs) {}
+    public record Carried(int now, int old, Kind kind, Content target, State state, Optional<Proposal> proposal) {}
 
     public CarryOver(VersionAlignment alignment, List<Segment> old, List<Segment> now, Wins wins) {
         this.alignment = alignment;
@@ -84,7 +82,7 @@ public final class CarryOver {
     }
 
     private Carried left(int j, int i) {
-        return new Carried(j, i, Kind.LEFT, now.get(j).target(), now.get(j).state(), Optional.empty(), false);
+        return new Carried(j, i, Kind.LEFT, now.get(j).target(), now.get(j).state(), Optional.empty());
     }
 
     private Carried same(int i, int j, Kind kind) {
@@ -100,12 +98,12 @@ public final class CarryOver {
         boolean differs = theirsIsThere && !after.target().sameAs(target.get());
         boolean theirsIsWorthMore = wins == Wins.THEIRS || after.state() == State.FINAL;
         if (differs && theirsIsWorthMore) {
-            return new Carried(j, i, Kind.LEFT, after.target(), after.state(), Optional.empty(), true);
+            return new Carried(j, i, Kind.LEFT, after.target(), after.state(), Optional.empty());
         }
         State state = kind == Kind.CARRIED || before.state().compareTo(State.TRANSLATED) < 0
                 ? before.state()
                 : State.TRANSLATED;
-        return new Carried(j, i, kind, target.get(), state, Optional.empty(), differs);
+        return new Carried(j, i, kind, target.get(), state, Optional.empty());
     }
 
     private Carried changed(SegmentMatch match, int j, String origin) {
@@ -126,8 +124,7 @@ public final class CarryOver {
                 Kind.PROPOSED,
                 isStale ? Content.EMPTY : now.get(j).target(),
                 isStale ? State.INITIAL : now.get(j).state(),
-                Optional.of(proposal),
-                false);
+                Optional.of(proposal));
     }
 
     /** What was joined is proposed as a whole; of what was split each part is offered all that there was. */
@@ -146,7 +143,7 @@ public final class CarryOver {
                                 ? match.similarity()
                                 : match.similarity() / match.now().size(),
                         origin));
-        return new Carried(j, match.old().get(0), Kind.RESEGMENTED, after.target(), after.state(), proposal, false);
+        return new Carried(j, match.old().get(0), Kind.RESEGMENTED, after.target(), after.state(), proposal);
     }
 
     private static Content joined(List<Content> parts) {

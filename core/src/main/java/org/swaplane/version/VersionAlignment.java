@@ -16,11 +16,9 @@ import org.swaplane.task.Progress;
  */
 public final class VersionAlignment {
     private final List<SegmentMatch> matches;
-    private final int[] toOld;
 
-    private VersionAlignment(List<SegmentMatch> matches, int[] toOld) {
+    private VersionAlignment(List<SegmentMatch> matches) {
         this.matches = List.copyOf(matches);
-        this.toOld = toOld;
     }
 
     public static VersionAlignment of(BilingualDocument old, BilingualDocument now, Progress progress) {
@@ -36,8 +34,6 @@ public final class VersionAlignment {
     private static VersionAlignment assemble(Versions versions, SameContent same, ChangedContent changed) {
         boolean[] inOrder = same.inOrder();
         SegmentMatch[] ofNow = new SegmentMatch[versions.nowSize()];
-        int[] toOld = new int[versions.nowSize()];
-        Arrays.fill(toOld, Versions.NONE);
         boolean[] found = new boolean[versions.oldSize()];
         for (int j = 0; j < ofNow.length; j++) {
             int i = same.toOld()[j];
@@ -55,7 +51,6 @@ public final class VersionAlignment {
                 ofNow[j] = new SegmentMatch(Outcome.NEW, List.of(), List.of(j), 0);
             } else {
                 ofNow[j].old().forEach(i -> found[i] = true);
-                toOld[j] = ofNow[j].old().get(0);
             }
         }
         int before = 0;
@@ -80,7 +75,7 @@ public final class VersionAlignment {
                 match.old().forEach(i -> addGone(goneAfter.get(i + 1), all));
             }
         }
-        return new VersionAlignment(all, toOld);
+        return new VersionAlignment(all);
     }
 
     private static void addGone(List<Integer> gone, List<SegmentMatch> all) {
@@ -91,11 +86,6 @@ public final class VersionAlignment {
 
     public List<SegmentMatch> matches() {
         return matches;
-    }
-
-    /** The segment of the old version that a new one is or was made of, the first of several; -1 for none. */
-    public int oldOf(int now) {
-        return toOld[now];
     }
 
     /** Whether nothing changed at all. */

@@ -53,7 +53,7 @@ public final class PictureTour extends Application {
         folder = Files.createTempDirectory("swaplane-pictures");
         Files.createDirectories(pictures);
         session = new LaneSession(DemoLane.createWithReturnedCopy(folder, DAY), person);
-        DemoLane.writeDocuments(folder.resolve("inbox"));
+        writeInbox(DemoLane.writeDocuments(folder.resolve("inbox")));
         scene = Window.scene(session, List::of, file -> {});
         window = scene;
         stage.setScene(scene);
@@ -123,6 +123,15 @@ public final class PictureTour extends Application {
         steps.add(() -> session.sourceUpdates().look(session.track(), secondVersion()));
         step(() -> show(ViewId.COMPARE), "compare");
         steps.add(Platform::exit);
+    }
+
+    /** Some of the demo's documents come again as they are, one in a new version, and there is a new one. */
+    private static void writeInbox(Path inbox) throws IOException {
+        Path app = inbox.resolve("app.json");
+        Files.writeString(app, Files.readString(app).replace("Book now", "Book your seat now"));
+        Files.writeString(
+                inbox.resolve("notice.html"),
+                "<html lang=\"en-GB\"><body><h1>Storm notice</h1><p>The evening crossing is cancelled.</p></body></html>");
     }
 
     /** The demo's file as the client might send it again. */

@@ -2,6 +2,8 @@ package org.swaplane.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -68,6 +70,23 @@ class DocumentJourneyTest extends LaneWindow {
         push(KeyCode.CONTROL, KeyCode.Z);
         waitUntil(() -> now().segment(0).source().tags().size() == 1);
         assertThat(now().target(0).plainText()).isEqualTo("Hallo");
+    }
+
+    @Test
+    void aNewVersionAndANewDocumentAreAddedTogetherInTheLanguagesOfTheLane() throws Exception {
+        Track known = document("de-DE");
+        Path inbox = Files.createDirectories(folder.resolve("inbox"));
+        Files.writeString(inbox.resolve("menu.json"), MENU.replace("closed", "open"));
+        Files.writeString(
+                inbox.resolve("notice.html"), "<html lang=\"en-GB\"><body><p>A storm comes.</p></body></html>");
+
+        interact(() -> session.intakes().receive(List.of(inbox)));
+        waitUntil(() -> session.intakes().property().get() != null && idle());
+        press("accept-intake");
+        waitUntil(() -> session.lane().tracks().size() == 2 && idle());
+
+        assertThat(known.version().number()).isEqualTo(2);
+        assertThat(session.lane().tracks().get(1).summary().targetLanguage()).isEqualTo("de-DE");
     }
 
     @Test

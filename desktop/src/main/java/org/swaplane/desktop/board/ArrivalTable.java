@@ -104,9 +104,10 @@ final class ArrivalTable extends TableView<Arrival> {
                 + version.counts().entrySet().stream()
                         .filter(each -> each.getValue() > 0)
                         .map(each -> Strings.text(
-                                "compare.count",
+                                "intake.version-count",
                                 each.getValue(),
-                                Strings.text("outcome." + each.getKey().word())))
+                                Strings.text("outcome." + each.getKey().word()),
+                                version.words().get(each.getKey())))
                         .collect(Collectors.joining(" · "));
     }
 

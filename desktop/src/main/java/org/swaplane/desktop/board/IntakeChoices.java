@@ -99,13 +99,20 @@ final class IntakeChoices extends VBox {
         Controls.showIf(targetRow, anyDocument || namesNone);
         Controls.showIf(cutRow, anyDocument);
         Controls.showIf(onlyThis, intake.arrivals().size() > 1 && (anyDocument || namesNone));
-        if (arrival.role().isTrack()) {
-            source.setCode(arrival.document().sourceLanguage());
+        // A new version goes by its track; the languages asked for are those of the files that become tracks.
+        boolean asked = !source.code().isEmpty() && !targets.codes().isEmpty();
+        Optional<Arrival> track = arrival.role().isTrack()
+                ? Optional.of(arrival)
+                : intake.arrivals().stream()
+                        .filter(each -> each.role().isTrack() && !asked)
+                        .findFirst();
+        track.ifPresent(each -> {
+            source.setCode(each.document().sourceLanguage());
             if (another || targets.codes().isEmpty()) {
-                targets.setCodes(targetsOf(arrival));
+                targets.setCodes(targetsOf(each));
             }
-            cut.setValue(cutOf(arrival.options().segmentation()));
-        }
+            cut.setValue(cutOf(each.options().segmentation()));
+        });
         shown = typed();
         if (another) {
             onlyThis.setSelected(false);

@@ -1,9 +1,11 @@
 package org.swaplane.desktop.board;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -144,15 +146,17 @@ final class IntakePanel extends VBox {
                         .flatMap(each -> each.counts().stream())
                         .mapToLong(Counts::words)
                         .sum());
-        return kinds.entrySet().stream()
-                        .map(kind -> Strings.text("intake.kind", kind.getValue(), ArrivalTable.words(kind.getKey())))
-                        .collect(Collectors.joining(" · "))
-                + (kinds.isEmpty() ? "" : " · " + words)
-                + missing();
+        List<String> parts = new ArrayList<>();
+        kinds.forEach((kind, count) -> parts.add(Strings.text("intake.kind", count, ArrivalTable.words(kind))));
+        if (!kinds.isEmpty()) {
+            parts.add(words);
+        }
+        missing().ifPresent(parts::add);
+        return String.join(" · ", parts);
     }
 
     /** Which files of the lane did not come again, where others did. */
-    private String missing() {
+    private Optional<String> missing() {
         Set<Track> came = waiting.arrivals().stream()
                 .flatMap(each -> Stream.concat(
                         each.same().stream(), each.version().stream().flatMap(version -> version.tracks().stream())))
@@ -161,10 +165,9 @@ final class IntakePanel extends VBox {
                 .filter(track -> !came.contains(track))
                 .toList();
         return came.size() < 2 || missing.isEmpty()
-                ? ""
-                : " · "
-                        + Strings.text(
-                                "intake.missing", missing.size(), missing.get(0).name());
+                ? Optional.empty()
+                : Optional.of(Strings.text(
+                        "intake.missing", missing.size(), missing.get(0).name()));
     }
 
     /** Shows one of the files that wait. */

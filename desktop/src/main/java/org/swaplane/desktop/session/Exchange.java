@@ -203,7 +203,7 @@ public final class Exchange {
                                 others.set(found);
                             }
                         },
-                        failure -> {});
+                        failure -> session.sayFailure(null, failure));
     }
 
     /** Writes the file that came back with what stands in the lane now, for whoever sent it. */
