@@ -2,7 +2,6 @@ package org.swaplane.desktop.editor;
 
 import java.util.ArrayList;
 import java.util.BitSet;
-import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -11,19 +10,21 @@ import javafx.geometry.NodeOrientation;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.control.IndexRange;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.DataFormat;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.text.TextFlow;
 import org.fxmisc.richtext.CharacterHit;
 import org.fxmisc.richtext.GenericStyledArea;
 import org.fxmisc.richtext.TextExt;
-import org.fxmisc.richtext.model.Paragraph;
+import org.fxmisc.richtext.model.PlainTextChange;
 import org.fxmisc.richtext.model.ReadOnlyStyledDocument;
-import org.fxmisc.richtext.model.SegmentOps;
 import org.fxmisc.richtext.model.StyleSpansBuilder;
 import org.fxmisc.richtext.model.StyledDocument;
 import org.fxmisc.richtext.model.StyledSegment;
-import org.fxmisc.richtext.model.TextOps;
+import org.fxmisc.richtext.util.UndoUtils;
 import org.fxmisc.wellbehaved.event.EventPattern;
 import org.fxmisc.wellbehaved.event.InputMap;
 import org.fxmisc.wellbehaved.event.Nodes;
@@ -32,8 +33,10 @@ import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
+import org.swaplane.content.TagNotation;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.content.Text;
+import org.swaplane.desktop.text.Isolates;
 import org.swaplane.desktop.text.LineShapes;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TagChip;
@@ -41,28 +44,28 @@ import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.desktop.text.Words;
 
 /** Edits a target: text, and tags as solid chips. */
-public final class TargetEditor extends GenericStyledArea<String, Either<String, Optional<Chip>>, String> {
-    private static final TextOps<String, String> TEXT = SegmentOps.styledTextOps();
-    private static final TextOps<Either<String, Optional<Chip>>, String> EITHER =
-            TEXT._or(new ChipOps(), (one, other) -> Optional.empty());
-
+public final class TargetEditor extends GenericStyledArea<String, Either<String, Optional<Piece>>, String> {
+    private static final DataFormat CONTENT = new DataFormat("application/x-swaplane-content");
     private static final String RIGHT_TO_LEFT = "rtl";
     private static final String FOUND = "found-part";
     private static final String ODD_WORD = "odd-word";
     private static final double LEAST_HEIGHT = 34;
     private static final double PADDING = 14;
 
+    private final EditHistory history = new EditHistory();
     private String paragraphDirection = "";
     private boolean loading;
     private List<Span> marked = List.of();
+    private Content source = Content.EMPTY;
     private TagNumbers numbers = TagNumbers.of(Content.EMPTY);
 
     public TargetEditor() {
-        super("", TargetEditor::direct, "", EITHER, false, TargetEditor::node);
+        super("", TargetEditor::direct, "", EditorText.OPS, false, TargetEditor::node);
         getStyleClass().add("target-editor");
         setId("target-editor");
         setWrapText(true);
-        plainTextChanges().subscribe(change -> restyle());
+        setUndoManager(UndoUtils.noOpUndoManager());
+        plainTextChanges().subscribe(this::changed);
         totalHeightEstimateProperty().values().subscribe(height -> growToText());
         setAccessibleText(Strings.text("review.editor"));
         // Tab goes on to what comes next in the window; a tab character is put in by the list of special characters.
@@ -101,7 +104,7 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
         });
     }
 
-    private static Node node(StyledSegment<Either<String, Optional<Chip>>, String> segment) {
+    private static Node node(StyledSegment<Either<String, Optional<Piece>>, String> segment) {
         return segment.getSegment()
                 .unify(
                         text -> {
@@ -112,36 +115,63 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
                             }
                             return node;
                         },
-                        chip -> chip.<Node>map(each -> new TagChip(each.tag(), each.number()))
-                                .orElseGet(Group::new));
+                        piece -> piece.map(TargetEditor::node).orElseGet(Group::new));
+    }
+
+    private static Node node(Piece piece) {
+        if (piece instanceof Chip chip) {
+            return new TagChip(chip.tag(), chip.number());
+        }
+        TextExt text = new TextExt(((Placeholder) piece).text());
+        text.getStyleClass().setAll("target-text");
+        // In a group of its own it is laid out by itself, left to right.
+        Group alone = new Group(text);
+        alone.setNodeOrientation(NodeOrientation.LEFT_TO_RIGHT);
+        return alone;
     }
 
     /** Starts with {@code target}; what was typed before cannot be taken back here any more. */
     public void load(Content source, Content target) {
-        loading = true;
         marked = List.of();
+        this.source = source;
         numbers = TagNumbers.of(source);
-        clear();
-        Iterator<Integer> number = numbers.in(target).iterator();
-        for (Run run : target.runs()) {
-            if (run instanceof Text text) {
-                appendText(text.value());
-            } else if (run instanceof Tag tag) {
-                append(document(new Chip(tag, number.next())));
-            }
-        }
+        show(target);
+        moveTo(getLength());
+        history.start(new EditHistory.State(target, getLength()));
+        requestFollowCaret();
+    }
+
+    /** In one change, so that nobody sees the text half written. */
+    private void show(Content target) {
+        loading = true;
+        replace(0, getLength(), document(target.runs()));
         for (int i = 0; i < getParagraphs().size(); i++) {
             setParagraphStyle(i, paragraphDirection);
         }
         style();
-        getUndoManager().forgetHistory();
-        moveTo(getLength());
-        requestFollowCaret();
         loading = false;
     }
 
-    private static ReadOnlyStyledDocument<String, Either<String, Optional<Chip>>, String> document(Chip chip) {
-        return ReadOnlyStyledDocument.fromSegment(Either.right(Optional.of(chip)), "", "", EITHER);
+    private StyledDocument<String, Either<String, Optional<Piece>>, String> document(List<Run> runs) {
+        ReadOnlyStyledDocument<String, Either<String, Optional<Piece>>, String> document = text("");
+        for (Run run : runs) {
+            if (run instanceof Tag tag) {
+                document = document.concat(document(tag));
+            } else if (paragraphDirection.isEmpty()) {
+                document = document.concat(text(((Text) run).value()));
+            } else {
+                boolean placeholder = false;
+                for (String part : Isolates.placeholders(((Text) run).value())) {
+                    document = document.concat(placeholder ? EditorText.of(new Placeholder(part)) : text(part));
+                    placeholder = !placeholder;
+                }
+            }
+        }
+        return document;
+    }
+
+    private ReadOnlyStyledDocument<String, Either<String, Optional<Piece>>, String> text(String text) {
+        return ReadOnlyStyledDocument.fromString(text, paragraphDirection, "", EditorText.OPS);
     }
 
     /**
@@ -173,28 +203,21 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
         }
     }
 
-    private ReadOnlyStyledDocument<String, Either<String, Optional<Chip>>, String> document(Tag tag) {
-        return document(new Chip(tag, numbers.in(Content.of(tag)).get(0)));
+    private ReadOnlyStyledDocument<String, Either<String, Optional<Piece>>, String> document(Tag tag) {
+        return EditorText.of(new Chip(tag, numbers.in(Content.of(tag)).get(0)));
     }
 
     /** A tag that must not be deleted stays, whatever is pressed. */
     @Override
     public void replace(
-            int start, int end, StyledDocument<String, Either<String, Optional<Chip>>, String> replacement) {
+            int start, int end, StyledDocument<String, Either<String, Optional<Piece>>, String> replacement) {
         if (loading || keptTags(replacement).containsAll(keptTags(subDocument(start, end)))) {
             super.replace(start, end, replacement);
         }
     }
 
-    private static List<Tag> keptTags(StyledDocument<String, Either<String, Optional<Chip>>, String> document) {
-        return tags(document).filter(tag -> !tag.rights().delete()).toList();
-    }
-
-    private static Stream<Tag> tags(StyledDocument<String, Either<String, Optional<Chip>>, String> document) {
-        return document.getParagraphs().stream()
-                .flatMap(paragraph -> paragraph.getSegments().stream())
-                .flatMap(segment -> segment.<Stream<Tag>>unify(
-                        text -> Stream.empty(), chip -> chip.stream().map(Chip::tag)));
+    private static List<Tag> keptTags(StyledDocument<String, Either<String, Optional<Piece>>, String> document) {
+        return EditorText.tags(document).filter(tag -> !tag.rights().delete()).toList();
     }
 
     /** Marks parts of the text, which count in it without its tags, as those that findings are about. */
@@ -233,43 +256,112 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
         return next < 0 ? end : next;
     }
 
-    private void restyle() {
-        if (!loading && !paragraphDirection.isEmpty()) {
+    private void changed(PlainTextChange change) {
+        if (loading) {
+            return;
+        }
+        history.changed(change, new EditHistory.State(content(), change.getInsertionEnd()));
+        if (!paragraphDirection.isEmpty()) {
             style();
         }
     }
 
-    /** Where an offset in the text without tags stands here, where a tag is one character. */
+    @Override
+    public void undo() {
+        history.undo().ifPresent(this::restore);
+    }
+
+    @Override
+    public void redo() {
+        history.redo().ifPresent(this::restore);
+    }
+
+    @Override
+    public boolean isUndoAvailable() {
+        return history.canUndo();
+    }
+
+    @Override
+    public boolean isRedoAvailable() {
+        return history.canRedo();
+    }
+
+    private void restore(EditHistory.State state) {
+        show(state.content());
+        moveTo(Math.min(state.caret(), getLength()));
+        requestFollowCaret();
+    }
+
+    /** Where an offset in the text without tags stands here, where a piece is one character. */
     private int position(int plain) {
         int left = plain;
         int at = 0;
-        for (Run run : content().runs()) {
-            if (run instanceof Tag) {
-                at++;
-            } else if (left <= run.length()) {
+        for (Object shown : EditorText.pieces(getDocument())) {
+            int length = shown instanceof String text
+                    ? text.length()
+                    : ((Piece) shown).run().length();
+            if (shown instanceof String && left <= length) {
                 return at + left;
-            } else {
-                left -= run.length();
-                at += run.length();
             }
+            if (left < length) {
+                return at;
+            }
+            left -= length;
+            at += shown instanceof String ? length : 1;
         }
         return at + left;
     }
 
     /** What stands in the editor. */
     public Content content() {
-        List<Run> runs = new ArrayList<>();
-        boolean first = true;
-        for (Paragraph<String, Either<String, Optional<Chip>>, String> paragraph : getParagraphs()) {
-            if (!first) {
-                runs.add(new Text("\n"));
-            }
-            first = false;
-            for (Either<String, Optional<Chip>> segment : paragraph.getSegments()) {
-                segment.ifLeft(text -> runs.add(new Text(text)));
-                segment.ifRight(chip -> chip.ifPresent(each -> runs.add(each.tag())));
-            }
+        return EditorText.content(getDocument());
+    }
+
+    /** Copies with tags, for a target; other programs get the text alone. */
+    @Override
+    public void copy() {
+        IndexRange selected = getSelection();
+        if (selected.getLength() > 0) {
+            Content content = EditorText.content(subDocument(selected.getStart(), selected.getEnd()));
+            ClipboardContent clipboard = new ClipboardContent();
+            clipboard.put(CONTENT, TagNotation.write(content, source));
+            clipboard.putString(content.plainText());
+            Clipboard.getSystemClipboard().setContent(clipboard);
         }
-        return new Content(runs);
+    }
+
+    @Override
+    public void cut() {
+        copy();
+        replaceSelection("");
+    }
+
+    /** Puts in what was copied; of its tags those that this segment has and that are missing here. */
+    @Override
+    public void paste() {
+        Clipboard clipboard = Clipboard.getSystemClipboard();
+        if (clipboard.getContent(CONTENT) instanceof String written) {
+            paste(TagNotation.read(written, source).content());
+        } else if (clipboard.hasString()) {
+            paste(Content.of(new Text(Pasted.text(clipboard.getString()))));
+        }
+    }
+
+    private void paste(Content pasted) {
+        IndexRange selected = getSelection();
+        List<Tag> missing = new ArrayList<>(source.tags());
+        Stream.of(subDocument(0, selected.getStart()), subDocument(selected.getEnd(), getLength()))
+                .flatMap(EditorText::tags)
+                .forEach(
+                        tag -> missing.stream().filter(tag::matches).findFirst().ifPresent(missing::remove));
+        List<Run> fitting = pasted.runs().stream()
+                .filter(run -> !(run instanceof Tag tag)
+                        || missing.stream()
+                                .filter(tag::matches)
+                                .findFirst()
+                                .map(missing::remove)
+                                .orElse(false))
+                .toList();
+        replaceSelection(document(fitting));
     }
 }

@@ -3,13 +3,17 @@ package org.swaplane.desktop.editor;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Random;
 import javafx.geometry.Bounds;
 import javafx.scene.Scene;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
@@ -166,5 +170,119 @@ class TargetEditorTest extends ApplicationTest {
                 assertThat(right).isEqualTo(!language.equals("de"));
             }
         }
+    }
+
+    @Test
+    void aPlaceholderInRightToLeftTextIsOnePieceThatIsReadAsItIsWritten() {
+        interact(() -> editor.language(TextLanguage.of("ar", Directions.Direction.BY_LANGUAGE)));
+        Content content = load("بقي %d مقاعد في {ship}\n⟦1⟧%s⟦/1⟧");
+
+        assertThat(editor.content()).isEqualTo(content);
+        push(KeyCode.LEFT);
+        push(KeyCode.BACK_SPACE);
+        assertThat(written()).doesNotContain("%s").contains("%d", "{ship}");
+        interact(editor::undo);
+        assertThat(editor.content()).isEqualTo(content);
+    }
+
+    @Test
+    void whatIsCutIsPastedWithItsTags() {
+        Content content = load("⟦1⟧Kai⟦/1⟧ drei⟦2/⟧");
+
+        interact(() -> {
+            editor.selectRange(0, 5);
+            editor.cut();
+        });
+        assertThat(written()).isEqualTo(" drei⟦2/⟧");
+
+        interact(() -> {
+            editor.moveTo(0);
+            editor.paste();
+        });
+        assertThat(editor.content()).isEqualTo(content);
+    }
+
+    @Test
+    void aTagThatStandsThereIsNotPastedTwice() {
+        load("⟦1⟧Kai⟦/1⟧");
+
+        interact(() -> {
+            editor.selectAll();
+            editor.copy();
+            editor.moveTo(editor.getLength());
+            editor.paste();
+        });
+
+        assertThat(written()).isEqualTo("⟦1⟧Kai⟦/1⟧Kai");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {"'a\r\nb'|'a\nb'", "a\u0007b\uFFFCc|abc", "⟦1⟧ ist Text|⟦⟦1⟧⟧ ist Text"})
+    void textOfOtherProgramsIsPastedAsText(String foreign, String expected) {
+        load("");
+
+        interact(() -> {
+            ClipboardContent clipboard = new ClipboardContent();
+            clipboard.putString(foreign);
+            Clipboard.getSystemClipboard().setContent(clipboard);
+            editor.paste();
+        });
+
+        assertThat(written()).isEqualTo(expected);
+    }
+
+    @Test
+    void aDeletedTagComesBackWhenThatIsTakenBack() {
+        Content content = load("Kai⟦2/⟧ drei");
+
+        interact(() -> {
+            editor.selectRange(2, 6);
+            editor.replaceSelection("");
+        });
+        assertThat(written()).isEqualTo("Karei");
+        interact(editor::undo);
+        assertThat(editor.content()).isEqualTo(content);
+        interact(editor::redo);
+        assertThat(written()).isEqualTo("Karei");
+    }
+
+    @Test
+    void anyEditingCanBeTakenBackAndDoneAgain() {
+        Random random = new Random(7);
+        Content content = load("⟦1⟧Kai⟦/1⟧ drei⟦2/⟧");
+
+        interact(() -> {
+            for (int i = 0; i < 200; i++) {
+                int start = random.nextInt(editor.getLength() + 1);
+                int end = start + random.nextInt(editor.getLength() - start + 1);
+                editor.selectRange(start, end);
+                switch (random.nextInt(5)) {
+                    case 0 -> editor.replaceSelection("");
+                    case 1 -> editor.insert(missing());
+                    case 2 -> editor.cut();
+                    case 3 -> editor.paste();
+                    default -> editor.replaceSelection(random.nextBoolean() ? "x" : "zwei\n");
+                }
+            }
+            Content last = editor.content();
+            assertThat(last.tags()).doesNotHaveDuplicates().isSubsetOf(SOURCE.tags());
+            assertThat(last.plainText()).doesNotContain("\uFFFC");
+            while (editor.isUndoAvailable()) {
+                editor.undo();
+            }
+            assertThat(editor.content()).isEqualTo(content);
+            while (editor.isRedoAvailable()) {
+                editor.redo();
+            }
+            assertThat(editor.content()).isEqualTo(last);
+        });
+    }
+
+    private List<Tag> missing() {
+        return SOURCE.tags().stream()
+                .filter(tag -> !editor.content().tags().contains(tag))
+                .toList();
     }
 }
