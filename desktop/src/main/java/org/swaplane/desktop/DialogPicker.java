@@ -4,21 +4,42 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.animation.PauseTransition;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.text.Strings;
 
 /** Asks for files with the dialogs of the platform. */
 final class DialogPicker implements FilePicker {
+    /** How long the window manager may take to give the window back. */
+    private static final Duration SETTLES = Duration.millis(250);
+
     private final Stage stage;
     private final PersonSettings person;
 
     DialogPicker(Stage stage, PersonSettings person) {
         this.stage = stage;
         this.person = person;
+    }
+
+    /** Some window managers shrink a maximized window while one of its dialogs is open; afterwards it is as it was. */
+    private <T> T inPlace(Supplier<T> dialog) {
+        boolean maximized = stage.isMaximized();
+        T answer = dialog.get();
+        if (maximized) {
+            PauseTransition settled = new PauseTransition(SETTLES);
+            settled.setOnFinished(event -> {
+                stage.setMaximized(false);
+                stage.setMaximized(true);
+            });
+            settled.play();
+        }
+        return answer;
     }
 
     /** Where files were chosen last, if that folder is still there. */
@@ -37,7 +58,7 @@ final class DialogPicker implements FilePicker {
         FileChooser chooser = new FileChooser();
         chooser.setTitle(Strings.text("picker.files"));
         begin().ifPresent(chooser::setInitialDirectory);
-        List<File> files = chooser.showOpenMultipleDialog(stage);
+        List<File> files = inPlace(() -> chooser.showOpenMultipleDialog(stage));
         return files == null ? List.of() : files.stream().map(this::remembered).toList();
     }
 
@@ -46,7 +67,7 @@ final class DialogPicker implements FilePicker {
         DirectoryChooser chooser = new DirectoryChooser();
         chooser.setTitle(Strings.text("picker.folder"));
         begin().ifPresent(chooser::setInitialDirectory);
-        return Optional.ofNullable(chooser.showDialog(stage)).map(this::remembered);
+        return Optional.ofNullable(inPlace(() -> chooser.showDialog(stage))).map(this::remembered);
     }
 
     @Override
@@ -55,6 +76,6 @@ final class DialogPicker implements FilePicker {
         chooser.setTitle(Strings.text("picker.target"));
         chooser.setInitialFileName(name);
         begin().ifPresent(chooser::setInitialDirectory);
-        return Optional.ofNullable(chooser.showSaveDialog(stage)).map(this::remembered);
+        return Optional.ofNullable(inPlace(() -> chooser.showSaveDialog(stage))).map(this::remembered);
     }
 }

@@ -35,9 +35,9 @@ final class ArrivalTable extends TableView<Arrival> {
         setFixedCellSize(ROW_HEIGHT);
         getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
-        TableColumn<Arrival, Arrival> add = column("add", 44, arrival -> String.valueOf(!chosen.contains(arrival)));
+        TableColumn<Arrival, Arrival> add = column("add", 52, arrival -> String.valueOf(!chosen.contains(arrival)));
         add.setCellFactory(any -> new AddCell());
-        column("file", 220, arrival -> arrival.source().name());
+        column("file", 212, arrival -> arrival.source().name());
         column("folder", 130, Arrival::folder);
         column("kind", 100, arrival -> words(arrival.role()));
         column("languages", 120, ArrivalTable::languages);

@@ -68,7 +68,7 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
         getColumns().add(column("language", 86, LanguageCell::new, row -> row.track()
                 .summary()
                 .targetLanguage()));
-        getColumns().add(column("timeline", 170, TimelineCell::new, row -> row.progress()
+        getColumns().add(column("timeline", 150, TimelineCell::new, row -> row.progress()
                 .name()));
         getColumns().add(column("with", 130, WithCell::new, BoardTable::with));
         getColumns().add(column("due", 80, DueCell::new, row -> row.track()
@@ -83,7 +83,7 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
                         FindingsCell::new,
                         row -> String.format(Locale.ROOT, "%09d", Math.max(0, row.findings()))));
         getColumns()
-                .add(column("words", 120, WordsCell::new, row -> String.format(Locale.ROOT, "%010.8f", row.done())));
+                .add(column("words", 140, WordsCell::new, row -> String.format(Locale.ROOT, "%010.8f", row.done())));
         getColumns().add(column("next", 150, NextCell::new, row -> row.next().name()));
         setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.ENTER) {

@@ -71,8 +71,10 @@ final class NewLaneForm extends VBox {
                         field("lanes.due", due),
                         field("lanes.as-in", asIn),
                         field("lanes.folder", folder),
-                        Controls.row(browse, Controls.spacer(), Controls.button("cancel-lane", "lanes.cancel", hide)),
-                        Controls.primary("create-lane", "lanes.create", this::create));
+                        Controls.row(browse),
+                        Controls.row(
+                                Controls.primary("create-lane", "lanes.create", this::create),
+                                Controls.button("cancel-lane", "lanes.cancel", hide)));
     }
 
     private static VBox field(String key, Node node) {

@@ -135,7 +135,7 @@ public final class Intakes {
         if (refused.isEmpty()) {
             session.notify(Notification.Tone.DONE, Strings.text("intake.added", added));
         } else {
-            session.notify(Notification.Tone.FAILED, String.join("\n", refused));
+            session.notify(Notification.Tone.FAILED, Strings.few(refused, "\n"));
         }
     }
 
@@ -201,7 +201,7 @@ public final class Intakes {
                             if (refused.isEmpty()) {
                                 session.notify(Notification.Tone.DONE, Strings.text("board.language-added", added));
                             } else {
-                                session.notify(Notification.Tone.FAILED, String.join("\n", refused));
+                                session.notify(Notification.Tone.FAILED, Strings.few(refused, "\n"));
                             }
                         });
     }

@@ -146,7 +146,7 @@ public final class Releasing {
                             held.isEmpty()
                                     ? Strings.text("release.done-all", released)
                                     : Strings.text(
-                                            "release.held-back", released, held.size(), String.join(", ", held)));
+                                            "release.held-back", released, held.size(), Strings.few(held, ", ")));
                 });
     }
 
@@ -162,7 +162,7 @@ public final class Releasing {
             if (conditions.holds()) {
                 delivery.release(now, conditions, "", Progress.NONE);
             } else {
-                held.add(track.name());
+                held.add(Strings.text("track.in-language", track.name(), track.summary().targetLanguage()));
             }
         }
         return held;

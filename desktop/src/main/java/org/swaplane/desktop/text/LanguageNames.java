@@ -33,8 +33,8 @@ public final class LanguageNames {
     }
 
     /**
-     * The languages that are meant by what is typed, a part of a name or the beginning of a code: first those that were chosen last, then those
-     * whose code or name it is, then languages alone and in the region where they are mostly spoken.
+     * The languages that are meant by what is typed, a part of a name or the beginning of a code: first the one whose whole code it is, those
+     * that were chosen last, those whose name begins so, then languages alone and in the region where they are mostly spoken.
      */
     static List<String> matching(String typed, List<String> last, int most) {
         String wanted = typed.toLowerCase(Locale.ROOT);
@@ -48,13 +48,15 @@ public final class LanguageNames {
     }
 
     private static int rank(String code, String wanted, List<String> last) {
+        if (code.equalsIgnoreCase(wanted)) {
+            return -1;
+        }
         if (last.contains(code)) {
             return last.indexOf(code);
         }
         ULocale locale = ULocale.forLanguageTag(code);
         ULocale whole = ULocale.addLikelySubtags(ULocale.forLanguageTag(locale.getLanguage()));
-        boolean begins = code.equalsIgnoreCase(wanted)
-                || withCode(code).toLowerCase(Locale.ROOT).startsWith(wanted);
+        boolean begins = withCode(code).toLowerCase(Locale.ROOT).startsWith(wanted);
         int commonness = locale.getCountry().isEmpty() && locale.getScript().isEmpty()
                 ? 1
                 : locale.getCountry().equals(whole.getCountry())

@@ -2,6 +2,7 @@ package org.swaplane.desktop.text;
 
 import com.ibm.icu.text.MessageFormat;
 import com.ibm.icu.util.ULocale;
+import java.util.List;
 import java.util.Locale;
 import java.util.MissingResourceException;
 import java.util.ResourceBundle;
@@ -13,6 +14,7 @@ import org.swaplane.wording.Wording;
 public final class Strings {
     private static final ResourceBundle.Control NO_FALLBACK =
             ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_PROPERTIES);
+    private static final int FEW = 4;
     private static volatile Language language = language(Locale.ENGLISH);
 
     /** Strings, and the locale of their numbers. */
@@ -38,6 +40,12 @@ public final class Strings {
     /** The locale by which numbers, dates and names of languages are written. */
     public static ULocale locale() {
         return ULocale.forLocale(language.locale());
+    }
+
+    /** The first of many, as a message has room for, and how many there are besides. */
+    public static String few(List<String> all, String divider) {
+        String first = String.join(divider, all.subList(0, Math.min(FEW, all.size())));
+        return all.size() <= FEW ? first : first + divider + text("list.more", all.size() - FEW);
     }
 
     /** The string for {@code key}; a key that is missing shows as {@code <key>}. */
