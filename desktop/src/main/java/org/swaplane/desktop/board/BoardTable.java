@@ -39,6 +39,13 @@ import org.swaplane.lane.Trip;
 
 /** The tracks of the lane, one row each, under the titles of their groups. Only what is on the screen is drawn. */
 final class BoardTable extends TreeTableView<BoardTable.Entry> {
+    private static final int ROWS_BEFORE = 2;
+    private static final double LEAST_WIDTH = 60;
+
+    /** Where the window is narrow, what is least needed gives way. */
+    private static final Map<String, Double> LEAST =
+            Map.of("file", 110.0, "language", 66.0, "due", 76.0, "findings", 76.0, "words", 84.0, "next", 138.0);
+
     private static final double ROW_HEIGHT = 44;
     private static final PseudoClass GROUP = PseudoClass.getPseudoClass("group");
 
@@ -98,7 +105,7 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
         TreeTableColumn<Entry, Entry> column = new TreeTableColumn<>(Strings.text("board.column." + key));
         column.setId("board-" + key);
         column.setPrefWidth(width);
-        column.setMinWidth(Math.min(width, 60));
+        column.setMinWidth(LEAST.getOrDefault(key, LEAST_WIDTH));
         column.setCellValueFactory(
                 entry -> new ReadOnlyObjectWrapper<>(entry.getValue().getValue()));
         column.setCellFactory(any -> cell.get());
@@ -189,6 +196,7 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
                 .toList();
     }
 
+    /** Selects it alone; brings it into view where somebody chose it elsewhere. */
     void select(Track track) {
         for (int i = 0; i < getExpandedItemCount(); i++) {
             if (getTreeItem(i)
@@ -196,7 +204,11 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
                     .row()
                     .filter(row -> row.track() == track)
                     .isPresent()) {
+                boolean chosenHere = getSelectionModel().isSelected(i);
                 getSelectionModel().clearAndSelect(i);
+                if (!chosenHere) {
+                    scrollTo(Math.max(0, i - ROWS_BEFORE));
+                }
                 return;
             }
         }

@@ -17,6 +17,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -59,7 +60,7 @@ public final class BoardView implements View {
     private final Label selected = Controls.whole(new Label());
     private final DatePicker due = new DatePicker();
     private final LanguageField language;
-    private final HBox bulk;
+    private final FlowPane bulk;
     private final CommandMenu menu = new CommandMenu();
     private final IntakePanel intake;
     private final Button choose;
@@ -134,7 +135,7 @@ public final class BoardView implements View {
     }
 
     /** What can be done with all that are selected. */
-    private HBox bulk() {
+    private FlowPane bulk() {
         language.setPrefColumnCount(12);
         language.setPromptText(Strings.text("board.add-language"));
         language.setAccessibleText(Strings.text("board.add-language"));
@@ -144,7 +145,7 @@ public final class BoardView implements View {
         due.setAccessibleText(Strings.text("board.due"));
         due.setPrefWidth(140);
         due.setOnAction(event -> setDue());
-        return Controls.row(
+        return Controls.wrapped(
                 selected,
                 Controls.button("bulk-dry-run", "board.bulk.dry-run", () -> session.dryRuns()
                         .run(tracks())),
@@ -153,7 +154,6 @@ public final class BoardView implements View {
                         .releaseAll(tracks())),
                 due,
                 language,
-                Controls.spacer(),
                 Controls.button("bulk-remove", "board.bulk.remove", () -> session.removal()
                         .remove(tracks())));
     }

@@ -48,7 +48,7 @@ final class DocumentForm extends VBox {
 
     private final ComboBox<String> encoding;
     private final Map<Extra, CheckBox> extras = new EnumMap<>(Extra.class);
-    private final FlowPane extrasRow = Controls.styled(new FlowPane(), "wrapped-row");
+    private final FlowPane extrasRow = Controls.wrapped();
     private final TextArea selection = lines("document-selection");
     private final Label selectionHint = Controls.quiet("");
     private final TextArea fonts = lines("document-fonts");

@@ -16,7 +16,6 @@ import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.swaplane.content.TagNotation;
@@ -80,7 +79,7 @@ final class IntakeChoices extends VBox {
         onlyThis.setId("intake-only-this");
         source.onChosen(code -> readInLanguages());
         targets.onChange(codes -> readInLanguages());
-        getChildren().add(Controls.styled(new FlowPane(sourceRow, targetRow, cutRow, onlyThis), "wrapped-row"));
+        getChildren().add(Controls.wrapped(sourceRow, targetRow, cutRow, onlyThis));
     }
 
     /** How the file in hand is cut. */

@@ -31,7 +31,7 @@ final class PlaceholderChoices extends VBox {
 
     PlaceholderChoices() {
         getStyleClass().add("column");
-        FlowPane kinds = Controls.styled(new FlowPane(), "wrapped-row");
+        FlowPane kinds = Controls.wrapped();
         PlaceholderRules.shippedKinds().forEach((name, example) -> {
             CheckBox box = Controls.styled(new CheckBox(example), "code");
             box.setMnemonicParsing(false);

@@ -99,10 +99,9 @@ public final class ChecksView implements View {
         Controls.showIf(preview, false);
         node = Controls.styled(
                 new VBox(
-                        Controls.row(
+                        Controls.wrapped(
                                 Controls.title("view.checks"),
                                 grouping,
-                                Controls.spacer(),
                                 menu,
                                 revoke,
                                 apart.map(open -> Controls.button(

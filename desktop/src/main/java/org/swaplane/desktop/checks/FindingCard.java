@@ -8,7 +8,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -92,11 +91,7 @@ final class FindingCard extends VBox {
         }
         HBox both = Controls.styled(new HBox(left, right), "finding-texts");
         both.setMinHeight(96);
-        getChildren()
-                .addAll(
-                        said,
-                        both,
-                        Controls.styled(new FlowPane(fix, fixAll, open, reason, scope, setAside), "wrapped-row"));
+        getChildren().addAll(said, both, Controls.wrapped(fix, fixAll, open, reason, scope, setAside));
     }
 
     private static VBox column(String key, Region flow) {

@@ -67,7 +67,7 @@ final class PatternsPane extends VBox {
                         Controls.heading("patterns.title"),
                         Controls.quiet(Strings.text("patterns.explained")),
                         list,
-                        Controls.styled(new FlowPane(name, source, target, message), "wrapped-row"),
+                        Controls.wrapped(name, source, target, message),
                         Controls.styled(
                                 new FlowPane(
                                         required,

@@ -109,7 +109,7 @@ final class ProfilePane extends ScrollPane {
     }
 
     private static FlowPane wrapped(Node... nodes) {
-        return Controls.styled(new FlowPane(nodes), "wrapped-row");
+        return Controls.wrapped(nodes);
     }
 
     void show() {

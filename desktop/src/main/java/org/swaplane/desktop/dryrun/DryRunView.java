@@ -77,15 +77,7 @@ public final class DryRunView implements View {
         VBox.setVgrow(split, Priority.ALWAYS);
         node = Controls.styled(
                 new VBox(
-                        Controls.row(
-                                Controls.title("view.dry-run"),
-                                allFiles,
-                                Controls.spacer(),
-                                menu,
-                                report,
-                                save,
-                                runAll,
-                                run),
+                        Controls.wrapped(Controls.title("view.dry-run"), allFiles, menu, report, save, runAll, run),
                         summary,
                         lane,
                         split),

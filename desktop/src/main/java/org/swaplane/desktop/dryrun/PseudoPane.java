@@ -53,7 +53,7 @@ final class PseudoPane extends VBox {
                         labelled("pseudo.begin", begin),
                         labelled("pseudo.end", end)),
                 "wrapped-row");
-        FlowPane boxes = Controls.styled(new FlowPane(numbered, addresses, accessKeys), "wrapped-row");
+        FlowPane boxes = Controls.wrapped(numbered, addresses, accessKeys);
         script.setOnAction(event -> changed());
         growth.setOnAction(event -> changed());
         List.of(begin, end).forEach(field -> field.textProperty().addListener((property, before, now) -> changed()));

@@ -10,11 +10,13 @@ import javafx.geometry.NodeOrientation;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.control.IndexRange;
+import javafx.scene.control.Label;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.DataFormat;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
+import javafx.scene.layout.Region;
 import javafx.scene.text.TextFlow;
 import org.fxmisc.richtext.CharacterHit;
 import org.fxmisc.richtext.GenericStyledArea;
@@ -36,6 +38,7 @@ import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.content.Text;
+import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Isolates;
 import org.swaplane.desktop.text.LineShapes;
 import org.swaplane.desktop.text.Strings;
@@ -122,10 +125,9 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
         if (piece instanceof Chip chip) {
             return new TagChip(chip.tag(), chip.number());
         }
-        TextExt text = new TextExt(((Placeholder) piece).text());
-        text.getStyleClass().setAll("target-text");
-        // In a group of its own it is laid out by itself, left to right.
-        Group alone = new Group(text);
+        // As a control of its own it is laid out by itself, left to right.
+        Label alone = Controls.styled(new Label(((Placeholder) piece).text()), "target-placeholder");
+        alone.setMinWidth(Region.USE_PREF_SIZE);
         alone.setNodeOrientation(NodeOrientation.LEFT_TO_RIGHT);
         return alone;
     }

@@ -7,6 +7,7 @@ import java.util.function.BooleanSupplier;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -30,6 +31,7 @@ public final class ExchangeView implements View {
             session -> session.lane().trips().away(),
             context -> new ExchangeView(context.session(), context.picker(), context.opener()));
 
+    private static final double SCROLL_BAR = 14;
     private static final double FORM = 340;
 
     private final LaneSession session;
@@ -66,13 +68,16 @@ public final class ExchangeView implements View {
                 Controls.quiet(Strings.text("exchange.back.hint")),
                 Controls.row(choose));
         VBox left = Controls.column(out, back);
-        left.setPrefWidth(FORM);
-        left.setMinWidth(FORM);
+        ScrollPane form = new ScrollPane(left);
+        form.setFitToWidth(true);
+        form.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        form.setFocusTraversable(false);
+        form.setPrefWidth(FORM + SCROLL_BAR);
+        form.setMinWidth(FORM + SCROLL_BAR);
         VBox.setVgrow(trips, Priority.ALWAYS);
         history = Controls.column(
-                Controls.row(
+                Controls.wrapped(
                         Controls.heading("exchange.trips"),
-                        Controls.spacer(),
                         Controls.button("open-contacts", "contacts.open", this::openContacts),
                         openFolder,
                         copyPath,
@@ -85,7 +90,7 @@ public final class ExchangeView implements View {
         }
         VBox right = new VBox(history, contacts);
         HBox.setHgrow(right, Priority.ALWAYS);
-        desk = Controls.styled(new HBox(left, right), "dry-run-split");
+        desk = Controls.styled(new HBox(form, right), "dry-run-split");
         VBox.setVgrow(desk, Priority.ALWAYS);
         VBox.setVgrow(returned, Priority.ALWAYS);
         node = Controls.styled(

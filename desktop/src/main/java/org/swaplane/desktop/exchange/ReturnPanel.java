@@ -19,7 +19,6 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -118,7 +117,7 @@ final class ReturnPanel extends VBox {
                         changes,
                         wordingRow,
                         Controls.quiet(Strings.text("return.keys")),
-                        Controls.styled(new FlowPane(sound, all, none, leave, take), "wrapped-row"));
+                        Controls.wrapped(sound, all, none, leave, take));
     }
 
     void show(ReturnImport.Recognised copy) {

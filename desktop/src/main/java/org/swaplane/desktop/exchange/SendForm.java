@@ -18,7 +18,6 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -126,7 +125,7 @@ final class SendForm extends VBox {
                         line("exchange.what", what, words),
                         line("exchange.due", due),
                         instructions,
-                        Controls.styled(new FlowPane(unlocked, once), "wrapped-row"),
+                        Controls.wrapped(unlocked, once),
                         together,
                         packed,
                         Controls.row(send),

@@ -162,7 +162,8 @@ public final class Releasing {
             if (conditions.holds()) {
                 delivery.release(now, conditions, "", Progress.NONE);
             } else {
-                held.add(Strings.text("track.in-language", track.name(), track.summary().targetLanguage()));
+                held.add(Strings.text(
+                        "track.in-language", track.name(), track.summary().targetLanguage()));
             }
         }
         return held;

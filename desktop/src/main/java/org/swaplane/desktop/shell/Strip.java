@@ -56,7 +56,9 @@ final class Strip extends HBox {
     Strip(LaneSession session, AppCommand palette, CommandMenu menu) {
         this.session = session;
         getStyleClass().add("strip");
-        List.of(lane, languages, words).forEach(Controls::whole);
+        List.of(lane, words).forEach(Controls::whole);
+        track.setMinWidth(110);
+        target.setMinWidth(84);
         reviewed.setMinWidth(24);
         reviewed.setPrefWidth(120);
         reviewed.setId("reviewed-progress");
@@ -153,7 +155,7 @@ final class Strip extends HBox {
         }
         track.setValue(chosen);
         showing = false;
-        track.setVisible(track.getItems().size() > 1);
+        track.setVisible(chosen != null);
         track.setManaged(track.isVisible());
         showProgress(chosen);
     }

@@ -6,6 +6,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -77,6 +78,11 @@ public final class Controls {
     /** A row of nodes. */
     public static HBox row(Node... nodes) {
         return styled(new HBox(nodes), "row");
+    }
+
+    /** A row of nodes that goes on in a second one where the window is narrow. */
+    public static FlowPane wrapped(Node... nodes) {
+        return styled(new FlowPane(nodes), "wrapped-row");
     }
 
     /** A column of nodes. */
