@@ -47,6 +47,6 @@ public record CheckMaterial(List<TermList> terms, Map<String, Dictionary> dictio
             return Dictionary.read(folder.resolve(name));
         }
         return Dictionary.shipped(language)
-                .orElseThrow(() -> new CannotProceedException("dictionary for " + language, "problem.no-dictionary"));
+                .orElseThrow(() -> new CannotProceedException("", "problem.no-dictionary", language));
     }
 }

@@ -64,7 +64,7 @@ public final class CopyConversion {
             parts.add(part);
         }
         if (parts.isEmpty()) {
-            throw new CannotProceedException("the selection", "problem.selection-empty");
+            throw new CannotProceedException("", "problem.selection-empty");
         }
         if (targets.size() > 1) {
             throw new CannotProceedException(

@@ -132,7 +132,7 @@ public record RowSelection(
         String states = Stream.of(State.values())
                 .map(state -> state.name().toLowerCase(Locale.ROOT))
                 .collect(Collectors.joining(","));
-        return new CannotProceedException("the selection", "problem.selection-unreadable", written, states);
+        return new CannotProceedException("", "problem.selection-unreadable", written, states);
     }
 
     /**

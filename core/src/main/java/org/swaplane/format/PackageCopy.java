@@ -26,9 +26,7 @@ public final class PackageCopy {
 
     private static CannotProceedException broken(IOException e) {
         return new CannotProceedException(
-                new CannotProceedException.Place("the package", 0, 0),
-                Phrase.of("problem.package-broken", e.getMessage()),
-                e);
+                new CannotProceedException.Place("", 0, 0), Phrase.of("problem.package-broken", e.getMessage()), e);
     }
 
     public static void write(byte[] original, Replacements replacements, OutputStream out, Progress progress)

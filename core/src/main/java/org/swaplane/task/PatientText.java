@@ -20,7 +20,7 @@ public final class PatientText implements CharSequence {
     public char charAt(int index) {
         if (--looksLeft < 0) {
             String shown = text.substring(0, Math.min(text.length(), 60));
-            throw new CannotProceedException("the text '" + shown + "'", "problem.pattern-slow", expression);
+            throw new CannotProceedException("", "problem.pattern-slow", expression, shown);
         }
         return text.charAt(index);
     }
