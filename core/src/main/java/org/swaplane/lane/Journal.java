@@ -201,14 +201,21 @@ final class Journal {
 
     /** What each segment of a version that was ever changed holds, by its key. */
     Map<String, Value> replay(int version) {
+        return replay(version, Instant.MAX);
+    }
+
+    /** The same as it was at a moment, of what holds today. */
+    Map<String, Value> replay(int version, Instant moment) {
         Map<String, Value> values = new LinkedHashMap<>();
         // Of the rows of a group, SQLite takes those columns that stand in the row with the greatest one.
         database.query(
                 row -> values.put(row.getString(1), value(row, 2)),
                 "select key, target_after, state_after, locked_after, max(change.rowid) from change"
-                        + " join step on step.id = change.step where track = ? and version = ? and undone = 0 group by key",
+                        + " join step on step.id = change.step where track = ? and version = ? and undone = 0 and at <= ?"
+                        + " group by key",
                 track,
-                version);
+                version,
+                moment.equals(Instant.MAX) ? "9" : moment.toString());
         return values;
     }
 

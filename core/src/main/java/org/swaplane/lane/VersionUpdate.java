@@ -1,6 +1,7 @@
 package org.swaplane.lane;
 
 import java.io.IOException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -141,17 +142,43 @@ public final class VersionUpdate {
                 one.name(), other.name(), document(track, one, progress), document(track, other, progress), progress);
     }
 
+    /** A track at two moments: its sources, translations and states. One before it was received is taken for that. */
+    public VersionComparison compare(Track track, Moment one, Moment other, Progress progress) throws IOException {
+        return VersionComparison.of(
+                one.name(), other.name(), document(track, one, progress), document(track, other, progress), progress);
+    }
+
+    /**
+     * A moment of a track.
+     *
+     * @param name as people are told it
+     */
+    public record Moment(String name, Instant at) {}
+
+    private BilingualDocument document(Track track, Moment moment, Progress progress) throws IOException {
+        List<SourceVersion> versions = lane.trackStore().versions().of(track);
+        SourceVersion then = versions.stream()
+                .filter(version -> !version.addedAt().isAfter(moment.at()))
+                .reduce(versions.get(0), (earlier, later) -> later);
+        return document(track, then, moment.at(), progress);
+    }
+
     private BilingualDocument document(Track track, SourceVersion version, Progress progress) throws IOException {
-        if (version.number() == track.version().number()) {
-            return track.now(progress).current();
-        }
-        DocumentOptions options =
-                DocumentOptions.ofJson(track.name(), track.journal().optionsOf(version.number()));
+        return version.number() == track.version().number()
+                ? track.now(progress).current()
+                : document(track, version, Instant.MAX, progress);
+    }
+
+    private BilingualDocument document(Track track, SourceVersion version, Instant moment, Progress progress)
+            throws IOException {
+        DocumentOptions options = version.number() == track.version().number()
+                ? options(track)
+                : DocumentOptions.ofJson(track.name(), track.journal().optionsOf(version.number()));
         BilingualDocument read = lane.trackStore()
                 .readBy(track, version, options, progress)
                 .file()
                 .document();
-        Map<String, Value> values = track.journal().replay(version.number());
+        Map<String, Value> values = track.journal().replay(version.number(), moment);
         return new BilingualDocument(
                 read.format(),
                 read.encoding(),

@@ -64,14 +64,26 @@ public record VersionComparison(
         if (!bothAreTranslated) {
             return List.of();
         }
-        return alignment.matches().stream()
-                .filter(match -> match.outcome() == Outcome.UNCHANGED || match.outcome() == Outcome.MOVED)
-                .filter(match -> {
-                    Segment before = old.segments().get(match.old().get(0));
-                    Segment after = now.segments().get(match.now().get(0));
-                    return before.state() != after.state() || !target(before).equals(target(after));
-                })
-                .toList();
+        return translationsThatDiffer();
+    }
+
+    private List<SegmentMatch> translationsThatDiffer() {
+        return alignment.matches().stream().filter(this::isOtherTranslation).toList();
+    }
+
+    /** Whether nothing but translations and states differs. */
+    public boolean isOfTranslationsOnly() {
+        return alignment.isSame() && !translationsThatDiffer().isEmpty();
+    }
+
+    /** Whether the source is the same and the translation or its state is not. */
+    public boolean isOtherTranslation(SegmentMatch match) {
+        if (match.outcome() != Outcome.UNCHANGED && match.outcome() != Outcome.MOVED) {
+            return false;
+        }
+        Segment before = old.segments().get(match.old().get(0));
+        Segment after = now.segments().get(match.now().get(0));
+        return before.state() != after.state() || !target(before).equals(target(after));
     }
 
     private static String target(Segment segment) {
@@ -108,7 +120,7 @@ public record VersionComparison(
                                         .map(head -> text("report.compare." + head))
                                         .toList(),
                                 changes));
-        List<SegmentMatch> others = otherTranslations();
+        List<SegmentMatch> others = alignment.isSame() ? translationsThatDiffer() : otherTranslations();
         if (!others.isEmpty()) {
             report.section(Report.Section.ofTable(
                     text("report.compare.translations"),

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -22,6 +23,7 @@ import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
 import org.swaplane.version.CarryOver;
 import org.swaplane.version.Outcome;
+import org.swaplane.version.VersionComparison;
 
 class VersionUpdateTest {
     private static final String FIRST =
@@ -176,5 +178,36 @@ class VersionUpdateTest {
         lane.close();
         lane = Lane.open(folder.resolve("lane"), FormatRegistry.ofInstalled(), Clock.systemUTC());
         track = lane.tracks().get(0);
+    }
+
+    @Test
+    void whatATrackHeldAtTwoMomentsIsCompared() throws Exception {
+        VersionUpdate.Moment begin = new VersionUpdate.Moment("begin", Instant.EPOCH);
+        VersionUpdate.Moment typed = now("typed");
+        Thread.sleep(2);
+        new Work(lane, track).type("Jonas", 0, new Value(Content.of("Fahrpläne"), State.TRANSLATED));
+        VersionUpdate.Moment edited = now("edited");
+        Thread.sleep(2);
+        new VersionUpdate(lane).take(second(), VersionUpdate.Choices.DEFAULT);
+
+        VersionComparison first = new VersionUpdate(lane).compare(track, begin, typed, Progress.NONE);
+        VersionComparison second = new VersionUpdate(lane).compare(track, typed, edited, Progress.NONE);
+        VersionComparison third = new VersionUpdate(lane).compare(track, edited, now("now"), Progress.NONE);
+
+        assertThat(first.alignment().matches()).hasSize(4).allMatch(first::isOtherTranslation);
+        assertThat(second.alignment().matches())
+                .filteredOn(second::isOtherTranslation)
+                .singleElement()
+                .satisfies(match -> assertThat(second.old()
+                                .segments()
+                                .get(match.old().get(0))
+                                .target()
+                                .plainText())
+                        .isEqualTo("Fahrplan"));
+        assertThat(third.alignment().counts()).containsEntry(Outcome.CHANGED, 1).containsEntry(Outcome.NEW, 1);
+    }
+
+    private static VersionUpdate.Moment now(String name) {
+        return new VersionUpdate.Moment(name, Instant.now());
     }
 }

@@ -14,6 +14,7 @@ enum CompareFilter {
     NEW,
     GONE,
     MOVED,
+    TRANSLATIONS,
     RESEGMENTED,
     UNCHANGED,
     ALL;
@@ -22,6 +23,7 @@ enum CompareFilter {
         return switch (this) {
             case ALL -> true;
             case CHANGES -> match.outcome() != Outcome.UNCHANGED;
+            case TRANSLATIONS -> comparison.isOtherTranslation(match);
             case NUMBERS ->
                 comparison.kind(match).filter(ChangeKind.NUMBERS::equals).isPresent();
             default -> match.outcome().name().equals(name());

@@ -19,6 +19,7 @@ import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Directions;
+import org.swaplane.document.Segment;
 import org.swaplane.version.SegmentMatch;
 import org.swaplane.version.VersionComparison;
 
@@ -49,6 +50,28 @@ final class CompareRow extends GridPane {
         for (Node each : List.of(what, before, now, target)) {
             GridPane.setValignment(each, VPos.TOP);
         }
+    }
+
+    /** The source, and its translation before and after. */
+    void showTranslations(SegmentMatch match, VersionComparison comparison) {
+        Segment was = comparison.old().segments().get(match.old().get(0));
+        Segment is = comparison.now().segments().get(match.now().get(0));
+        outcome.setText(
+                Strings.text(was.target().sameAs(is.target()) ? "compare.other-state" : "compare.other-translation"));
+        String from = Strings.text("state." + was.state().name().toLowerCase(Locale.ROOT));
+        String to = Strings.text("state." + is.state().name().toLowerCase(Locale.ROOT));
+        detail.setText(numbers(match.now()) + "\n" + (from.equals(to) ? to : from + " → " + to));
+        TextLanguage.of(comparison.now().sourceLanguage(), Directions.Direction.BY_LANGUAGE)
+                .apply(before);
+        TextLanguage language = TextLanguage.of(comparison.now().targetLanguage(), Directions.Direction.BY_LANGUAGE);
+        language.apply(now);
+        language.apply(target);
+        String written = TagNotation.write(was.target(), was.source());
+        String after = TagNotation.write(is.target(), is.source());
+        TextDifference difference = TextDifference.between(written, after);
+        before.showWritten(is.source(), TagNotation.write(is.source(), is.source()), List.of());
+        now.showWritten(was.source(), written, difference.before());
+        target.showWritten(is.source(), after, difference.after());
     }
 
     void show(SegmentMatch match, VersionComparison comparison) {

@@ -1,8 +1,10 @@
 package org.swaplane.desktop.compare;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
@@ -10,6 +12,7 @@ import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.DatePicker;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -42,6 +45,7 @@ public final class CompareView implements View {
             ViewId.COMPARE, session -> 0, context -> new CompareView(context.session(), context.picker()));
 
     private static final double ROOM_BESIDE = 40;
+    private static final double DAY = 120;
     private static final int ROWS_BEFORE = 2;
 
     private final LaneSession session;
@@ -49,6 +53,8 @@ public final class CompareView implements View {
     private final ComboBox<SourceVersion> other = versionBox("compare-other");
     private final ComboBox<CompareFilter> filter =
             Choice.of("compare-filter", List.of(CompareFilter.values()), each -> Strings.text(each.key()));
+    private final DatePicker dayOne = new DatePicker();
+    private final DatePicker dayOther = new DatePicker();
     private final Label counts = Controls.quiet("");
     private final ListView<SegmentMatch> rows = new ListView<>();
     private final CheckBox lock = new CheckBox(Strings.text("compare.lock"));
@@ -68,7 +74,7 @@ public final class CompareView implements View {
     public CompareView(LaneSession session, FilePicker picker) {
         this.session = session;
         filter.setAccessibleText(Strings.text("compare.filter"));
-        filter.setOnAction(event -> list());
+        filter.setOnAction(event -> list(Optional.of(filter.getValue())));
         rows.setId("compare-rows");
         rows.setCellFactory(list -> new MatchCell());
         VBox.setVgrow(rows, Priority.ALWAYS);
@@ -81,6 +87,14 @@ public final class CompareView implements View {
         report = Controls.button(
                 "compare-report", "compare.report", () -> picker.chooseTarget(Strings.text("compare.report-name"))
                         .ifPresent(session.sourceUpdates()::report));
+        for (DatePicker day : List.of(dayOne, dayOther)) {
+            day.setPrefWidth(DAY);
+            day.setOnAction(event -> compareDays());
+        }
+        dayOne.setId("compare-day-one");
+        dayOne.setAccessibleText(Strings.text("compare.day-one"));
+        dayOther.setId("compare-day-other");
+        dayOther.setAccessibleText(Strings.text("compare.day-other"));
         one.setOnAction(event -> compareChosen());
         other.setOnAction(event -> compareChosen());
         taking = Controls.row(take, lock, wins);
@@ -95,6 +109,10 @@ public final class CompareView implements View {
                                         new Label(Strings.text("compare.other")),
                                         other,
                                         compareFile,
+                                        new Label(Strings.text("compare.day-one")),
+                                        dayOne,
+                                        new Label(Strings.text("compare.day-other")),
+                                        dayOther,
                                         report),
                                 "wrapped-row"),
                         counts,
@@ -150,6 +168,17 @@ public final class CompareView implements View {
     private void compareChosen() {
         if (!filling && one.getValue() != null && other.getValue() != null && session.track() != null) {
             session.sourceUpdates().compare(session.track(), one.getValue(), other.getValue());
+        }
+    }
+
+    private void compareDays() {
+        if (dayOne.getValue() != null && session.track() != null) {
+            LocalDate today = LocalDate.now();
+            session.sourceUpdates()
+                    .compare(
+                            session.track(),
+                            dayOne.getValue(),
+                            dayOther.getValue() == null ? today : dayOther.getValue());
         }
     }
 
@@ -239,22 +268,44 @@ public final class CompareView implements View {
                                 Strings.text("outcome." + each.getKey().word())))
                         .collect(Collectors.joining(" · ")));
         rows.setPlaceholder(Controls.quiet(Strings.text("compare.none")));
-        filling = true;
-        filter.setValue(CompareFilter.CHANGES);
-        filling = false;
-        list();
+        list(Optional.empty());
         Platform.runLater(rows::requestFocus);
     }
 
-    private void list() {
+    /** Lists what a filter holds; without a filter, those that show what there is to see. */
+    private void list(Optional<CompareFilter> wanted) {
         VersionComparison comparison =
                 session.sourceUpdates().comparisonProperty().get();
-        if (comparison != null && !filling) {
-            rows.getItems()
-                    .setAll(comparison.alignment().matches().stream()
-                            .filter(match -> filter.getValue().holds(match, comparison))
-                            .toList());
+        if (comparison == null || filling) {
+            return;
+        }
+        session.background()
+                .read(
+                        Strings.text("task.compare", comparison.nowName()),
+                        progress -> Listed.of(comparison, wanted),
+                        listed -> show(comparison, listed),
+                        failure -> {});
+    }
+
+    private void show(VersionComparison meant, Listed listed) {
+        if (meant == session.sourceUpdates().comparisonProperty().get()) {
+            filling = true;
+            filter.setValue(listed.filter());
+            filling = false;
+            rows.getItems().setAll(listed.matches());
             rows.getSelectionModel().selectFirst();
+        }
+    }
+
+    private record Listed(CompareFilter filter, List<SegmentMatch> matches) {
+        static Listed of(VersionComparison comparison, Optional<CompareFilter> wanted) {
+            CompareFilter filter = wanted.orElseGet(
+                    () -> comparison.isOfTranslationsOnly() ? CompareFilter.TRANSLATIONS : CompareFilter.CHANGES);
+            return new Listed(
+                    filter,
+                    comparison.alignment().matches().stream()
+                            .filter(match -> filter.holds(match, comparison))
+                            .toList());
         }
     }
 
@@ -273,7 +324,11 @@ public final class CompareView implements View {
             boolean there = !empty && match != null && comparison != null;
             setGraphic(there ? row : null);
             if (there) {
-                row.show(match, comparison);
+                if (filter.getValue() == CompareFilter.TRANSLATIONS) {
+                    row.showTranslations(match, comparison);
+                } else {
+                    row.show(match, comparison);
+                }
             }
         }
     }

@@ -1,12 +1,16 @@
 package org.swaplane.desktop.session;
 
 import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.format.DocumentOptions;
 import org.swaplane.format.Source;
@@ -74,6 +78,25 @@ public final class SourceUpdates {
                             preview.set(null);
                             comparison.set(found);
                         });
+    }
+
+    /** Compares what a track held at the end of two days. */
+    public void compare(Track track, LocalDate one, LocalDate other) {
+        session.editing().endStep();
+        session.background()
+                .run(
+                        Strings.text("task.compare", track.name()),
+                        progress -> update().compare(track, endOf(one), endOf(other), progress),
+                        found -> {
+                            preview.set(null);
+                            comparison.set(found);
+                        });
+    }
+
+    private VersionUpdate.Moment endOf(LocalDate day) {
+        Instant end =
+                day.plusDays(1).atStartOfDay(ZoneId.systemDefault()).toInstant().minusMillis(1);
+        return new VersionUpdate.Moment(Dates.day(end), end);
     }
 
     /** Reads which versions a track has. */
