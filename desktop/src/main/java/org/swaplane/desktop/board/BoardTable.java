@@ -14,6 +14,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
@@ -207,7 +208,9 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
                 boolean chosenHere = getSelectionModel().isSelected(i);
                 getSelectionModel().clearAndSelect(i);
                 if (!chosenHere) {
-                    scrollTo(Math.max(0, i - ROWS_BEFORE));
+                    int row = Math.max(0, i - ROWS_BEFORE);
+                    // The chosen track's panel opens below and takes room from the table.
+                    Platform.runLater(() -> scrollTo(row));
                 }
                 return;
             }

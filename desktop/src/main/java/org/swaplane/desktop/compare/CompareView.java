@@ -45,7 +45,7 @@ public final class CompareView implements View {
             ViewId.COMPARE, session -> 0, context -> new CompareView(context.session(), context.picker()));
 
     private static final double ROOM_BESIDE = 40;
-    private static final double DAY = 120;
+    private static final double DAY = 140;
     private static final int ROWS_BEFORE = 2;
 
     private final LaneSession session;
@@ -104,16 +104,18 @@ public final class CompareView implements View {
                         Controls.row(Controls.title("view.compare"), filter, Controls.spacer(), menu),
                         Controls.styled(
                                 new FlowPane(
-                                        new Label(Strings.text("compare.one")),
-                                        one,
-                                        new Label(Strings.text("compare.other")),
-                                        other,
+                                        Controls.row(
+                                                new Label(Strings.text("compare.one")),
+                                                one,
+                                                new Label(Strings.text("compare.other")),
+                                                other),
                                         compareFile,
-                                        new Label(Strings.text("compare.day-one")),
-                                        dayOne,
-                                        new Label(Strings.text("compare.day-other")),
-                                        dayOther,
-                                        report),
+                                        report,
+                                        Controls.row(
+                                                new Label(Strings.text("compare.day-one")),
+                                                dayOne,
+                                                new Label(Strings.text("compare.day-other")),
+                                                dayOther)),
                                 "wrapped-row"),
                         counts,
                         rows,
@@ -223,16 +225,23 @@ public final class CompareView implements View {
         filling = true;
         one.getItems().setAll(versions);
         other.getItems().setAll(versions);
-        one.setValue(
-                shown == null
-                        ? null
-                        : versions.stream()
-                                .filter(each -> each.number() == shown.version().number())
-                                .findFirst()
-                                .orElse(null));
-        other.setValue(null);
+        Optional<SourceVersion> current = shown == null
+                ? Optional.empty()
+                : versions.stream()
+                        .filter(each -> each.number() == shown.version().number())
+                        .findFirst();
+        boolean nothingYet = session.sourceUpdates().comparisonProperty().get() == null;
+        Optional<SourceVersion> before = nothingYet
+                ? current.flatMap(now -> versions.stream()
+                        .filter(each -> each.number() == now.number() - 1)
+                        .findFirst())
+                : Optional.empty();
+        // What the last version brought is mostly what is asked for.
+        one.setValue(before.or(() -> current).orElse(null));
+        other.setValue(before.flatMap(each -> current).orElse(null));
         filling = false;
         showComparison(session.sourceUpdates().comparisonProperty().get());
+        compareChosen();
     }
 
     private void showTaking() {
