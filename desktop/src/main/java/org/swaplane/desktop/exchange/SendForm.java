@@ -125,6 +125,7 @@ final class SendForm extends VBox {
                         line("exchange.what", what, words),
                         line("exchange.due", due),
                         instructions,
+                        Controls.row(new InstructionTemplates(session.person(), instructions)),
                         Controls.wrapped(unlocked, once),
                         together,
                         packed,

@@ -181,6 +181,11 @@ public final class PersonSettings {
     }
 
     /** A lane that was opened, and when it was last. */
+    private static final String INSTRUCTIONS = "instructions";
+
+    /** A control character that nobody types (record separator). */
+    private static final String DIVIDER = "\u001E";
+
     private static final String CONTACTS = "contacts";
 
     public record OpenedLane(Path folder, Instant at) {}
@@ -245,6 +250,17 @@ public final class PersonSettings {
 
     public void setContacts(List<Contact> contacts) {
         set(CONTACTS, contacts.stream().map(Contact::written).collect(Collectors.joining("\n")));
+    }
+
+    /** Instructions for recipients that are used again, in the order in which they were kept. */
+    public List<String> instructions() {
+        return Stream.of(get(INSTRUCTIONS, "").split(DIVIDER))
+                .filter(text -> !text.isEmpty())
+                .toList();
+    }
+
+    public void setInstructions(List<String> instructions) {
+        set(INSTRUCTIONS, String.join(DIVIDER, instructions));
     }
 
     /** The languages that a new lane begins with. */

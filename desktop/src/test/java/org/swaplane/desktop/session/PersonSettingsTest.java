@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -50,5 +51,15 @@ class PersonSettingsTest {
         assertThat(PersonSettings.in(folder.resolve("settings.properties")).lanes())
                 .extracting(PersonSettings.OpenedLane::folder)
                 .containsExactly(Path.of("/a"), Path.of("/b"));
+    }
+
+    @Test
+    void instructionsOfSeveralLinesAreKept() {
+        PersonSettings settings = PersonSettings.in(folder.resolve("settings.properties"));
+        settings.setInstructions(List.of("Bitte siezen.\nKeine Abkürzungen.", "Only the captions."));
+        PersonSettings.settle();
+
+        assertThat(PersonSettings.in(folder.resolve("settings.properties")).instructions())
+                .containsExactly("Bitte siezen.\nKeine Abkürzungen.", "Only the captions.");
     }
 }
