@@ -7,16 +7,17 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Problem;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.DocumentFile;
 import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.format.table.DelimitedText;
 import org.swaplane.memory.MemoryMatch;
@@ -54,26 +55,49 @@ final class MemoryCommand {
                             description = "Target language of tables.")
                     String target)
             throws IOException {
-        List<BilingualDocument> documents = new ArrayList<>();
         for (Path file : files) {
-            documents.add(read(file, source, target));
+            // One that cannot be read at all stops it before anything is added.
+            Head.of(Source.of(file));
         }
         try (TranslationMemory memory = TranslationMemory.openForWriting(folder)) {
             int before = memory.size();
-            for (int i = 0; i < files.size(); i++) {
-                MemoryTransfer.add(documents.get(i), files.get(i).getFileName().toString(), memory, Progress.NONE);
-                memory.commit();
+            for (Path file : files) {
+                add(file, source, target, memory);
             }
             System.out.println((memory.size() - before) + " units added, " + memory.size() + " in all");
         }
         return ExitStatus.ALL_WELL;
     }
 
+    /** TMX is read unit by unit, whatever its size; what is odd about it is said, and the rest is taken. */
+    private static void add(Path file, String source, String target, TranslationMemory memory) throws IOException {
+        Source from = Source.of(file);
+        try {
+            FormatRegistry formats = FormatRegistry.ofInstalled();
+            boolean isTable = isTable(file) && DelimitedText.hasPairs(from);
+            if (!isTable && formats.isMemory(from)) {
+                for (Problem problem : MemoryTransfer.addMemory(from, formats, memory, Progress.NONE)) {
+                    System.err.println(file + ":" + problem.line() + ": " + problem.message());
+                }
+            } else {
+                MemoryTransfer.add(
+                        read(file, source, target), file.getFileName().toString(), memory, Progress.NONE);
+            }
+            memory.commit();
+        } catch (IOException | RuntimeException e) {
+            memory.discard();
+            throw e;
+        }
+    }
+
+    private static boolean isTable(Path file) {
+        String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
+        return name.endsWith(".csv") || name.endsWith(".tsv");
+    }
+
     private static BilingualDocument read(Path file, String source, String target) throws IOException {
         Source from = Source.of(file);
-        String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
-        boolean isTable = name.endsWith(".csv") || name.endsWith(".tsv");
-        if (isTable && DelimitedText.hasPairs(from)) {
+        if (isTable(file) && DelimitedText.hasPairs(from)) {
             return DelimitedText.read(from, source, target);
         }
         BilingualFile read = FormatRegistry.ofInstalled().open(from, Progress.NONE);

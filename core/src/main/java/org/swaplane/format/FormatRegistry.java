@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import java.util.ServiceLoader;
+import org.swaplane.document.Problem;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
@@ -33,18 +34,33 @@ public final class FormatRegistry {
 
     /** The same with what the lane knows about the file. */
     public BilingualFile open(Source source, FileOptions options, Progress progress) throws IOException {
+        return of(source, options.document().format()).read(source, options, progress);
+    }
+
+    /** Hands over every translation of a file of any known format; returns what is odd about it. */
+    public List<Problem> stream(Source source, Progress progress, SegmentSink sink) throws IOException {
+        return of(source, "").stream(source, progress, sink);
+    }
+
+    /** Whether a file is a memory, whose units stand for themselves. */
+    public boolean isMemory(Source source) throws IOException {
+        BilingualFormat format = of(source, "");
+        return format.traits()
+                .getOrDefault(format.id(), FormatTraits.of(FormatTraits.Markup.XML))
+                .isMemory();
+    }
+
+    private BilingualFormat of(Source source, String wanted) throws IOException {
         Head head = Head.of(source);
         if (head.isEmpty()) {
             throw new CannotProceedException(source.name(), "problem.file-empty");
         }
-        String wanted = options.document().format();
         return formats.stream()
                 .filter(format ->
                         wanted.isEmpty() ? format.recognises(head) : format.id().equals(wanted))
                 .findFirst()
                 .orElseThrow(() ->
-                        new CannotProceedException(source.name(), "problem.format-unknown", String.join(", ", ids())))
-                .read(source, options, progress);
+                        new CannotProceedException(source.name(), "problem.format-unknown", String.join(", ", ids())));
     }
 
     /** Id of the format that a file is recognised as; empty where it is none of them. */

@@ -7,9 +7,12 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Stream;
 import org.apache.lucene.document.Document;
 import org.apache.lucene.document.Field;
 import org.apache.lucene.document.IntPoint;
+import org.apache.lucene.document.SortedNumericDocValuesField;
 import org.apache.lucene.document.StoredField;
 import org.apache.lucene.document.StringField;
 import org.apache.lucene.document.TextField;
@@ -21,6 +24,7 @@ import org.swaplane.content.TagNotation;
 final class MemoryFields {
     static final String ID = "id";
     static final String PAIR = "pair";
+    static final String LANGUAGES = "languages";
     static final String EXACT = "exact";
     static final String WORDS = "words";
     static final String LENGTH = "length";
@@ -29,6 +33,9 @@ final class MemoryFields {
     private static final String SOURCE = "source";
     private static final String TARGET = "target";
     static final String PIECES = "pieces";
+    static final String ORIGIN = "origin";
+    private static final String PROPERTY = "property";
+    private static final char DIVIDER = '\u001F';
     private static final int PIECE = 3;
 
     private MemoryFields() {}
@@ -40,7 +47,10 @@ final class MemoryFields {
         document.add(new StringField(EXACT, exact(unit.source()), Field.Store.NO));
         document.add(new TextField(WORDS, String.join(" ", words(unit.source())), Field.Store.NO));
         document.add(new TextField(PIECES, String.join(" ", pieces(unit.source())), Field.Store.NO));
-        document.add(new IntPoint(LENGTH, Symbols.of(unit.source(), unit.source()).length));
+        document.add(new StringField(LANGUAGES, unit.sourceLanguage() + '>' + unit.targetLanguage(), Field.Store.NO));
+        int length = Symbols.of(unit.source(), unit.source()).length;
+        document.add(new IntPoint(LENGTH, length));
+        document.add(new SortedNumericDocValuesField(LENGTH, length));
         document.add(new TextField(SOURCE_TEXT, unit.source().plainText(), Field.Store.NO));
         document.add(new TextField(TARGET_TEXT, unit.target().plainText(), Field.Store.NO));
         document.add(new StoredField(SOURCE, unit.sourceWritten()));
@@ -50,9 +60,18 @@ final class MemoryFields {
         store(document, "before", unit.context().before());
         store(document, "after", unit.context().after());
         store(document, "key", unit.context().key());
-        store(document, "changed", unit.changed());
-        store(document, "by", unit.by());
-        store(document, "origin", unit.origin());
+        Provenance provenance = unit.provenance();
+        store(document, "created", provenance.created());
+        store(document, "created-by", provenance.createdBy());
+        store(document, "changed", provenance.changed());
+        store(document, "by", provenance.changedBy());
+        store(document, "aligned", provenance.aligned() ? "yes" : "");
+        provenance
+                .properties()
+                .forEach(property -> store(document, PROPERTY, property.name() + DIVIDER + property.text()));
+        if (!provenance.origin().isEmpty()) {
+            document.add(new StringField(ORIGIN, provenance.origin(), Field.Store.YES));
+        }
         return document;
     }
 
@@ -63,16 +82,34 @@ final class MemoryFields {
     }
 
     static MemoryUnit unit(Document document) {
-        Content source = TagNotation.readSource(value(document, SOURCE));
+        Content source = content(value(document, SOURCE), TagNotation::readSource);
         return new MemoryUnit(
                 value(document, "source-language"),
                 value(document, "target-language"),
                 source,
-                TagNotation.read(value(document, TARGET), source).content(),
+                content(value(document, TARGET), written -> TagNotation.read(written, source)
+                        .content()),
                 new MemoryUnit.Context(value(document, "before"), value(document, "after"), value(document, "key")),
-                value(document, "changed"),
-                value(document, "by"),
-                value(document, "origin"));
+                new Provenance(
+                        value(document, "created"),
+                        value(document, "created-by"),
+                        value(document, "changed"),
+                        value(document, "by"),
+                        value(document, ORIGIN),
+                        !value(document, "aligned").isEmpty(),
+                        Stream.of(document.getValues(PROPERTY))
+                                .map(MemoryFields::property)
+                                .toList()));
+    }
+
+    /** Most texts have no tags. */
+    private static Content content(String written, Function<String, Content> withTags) {
+        return written.indexOf('⟦') < 0 && written.indexOf('⟧') < 0 ? Content.of(written) : withTags.apply(written);
+    }
+
+    private static Provenance.Property property(String stored) {
+        int divider = stored.indexOf(DIVIDER);
+        return new Provenance.Property(stored.substring(0, divider), stored.substring(divider + 1));
     }
 
     private static String value(Document document, String name) {

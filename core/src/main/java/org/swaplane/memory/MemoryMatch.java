@@ -1,5 +1,6 @@
 package org.swaplane.memory;
 
+import java.util.Comparator;
 import java.util.Map;
 
 /**
@@ -16,6 +17,12 @@ public record MemoryMatch(Kind kind, int score, Map<String, Integer> penalties, 
         EXACT,
         FUZZY
     }
+
+    /** Best first: by kind, then score, then the newest. */
+    static final Comparator<MemoryMatch> ORDER = Comparator.comparing(MemoryMatch::kind)
+            .thenComparing(Comparator.comparingInt(MemoryMatch::score).reversed())
+            .thenComparing((MemoryMatch match) -> match.unit().provenance().changed(), Comparator.reverseOrder())
+            .thenComparing(match -> match.unit().targetWritten());
 
     public MemoryMatch {
         penalties = Map.copyOf(penalties);

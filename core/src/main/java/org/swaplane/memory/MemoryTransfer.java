@@ -3,22 +3,26 @@ package org.swaplane.memory;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Fingerprint;
-import org.swaplane.document.Lock;
+import org.swaplane.document.Note;
 import org.swaplane.document.Part;
+import org.swaplane.document.Problem;
 import org.swaplane.document.Segment;
-import org.swaplane.document.SegmentMetadata;
-import org.swaplane.document.State;
+import org.swaplane.format.Authorship;
+import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.FormatTraits;
+import org.swaplane.format.SegmentSink;
+import org.swaplane.format.Source;
 import org.swaplane.format.tmx.NewTmx;
 import org.swaplane.task.Progress;
 
 /** Brings bilingual files into a memory, and a memory out as TMX. */
 public final class MemoryTransfer {
+    private static final String ORIGIN = "origin";
+    private static final String ALIGNED = "aligned";
+
     private MemoryTransfer() {}
 
     /** Adds every segment that has a target; returns how many. The same file twice adds nothing. */
@@ -40,9 +44,7 @@ public final class MemoryTransfer {
                         segment.source(),
                         segment.target(),
                         isMemory ? MemoryUnit.Context.UNKNOWN : context(segments, i),
-                        "",
-                        "",
-                        origin));
+                        Provenance.of(origin)));
                 added++;
             }
         }
@@ -58,27 +60,86 @@ public final class MemoryTransfer {
         return new MemoryUnit.Context(before, after, "");
     }
 
+    /** Adds every translation of a memory's file, of any size; what is odd about the file is handed back. */
+    public static List<Problem> addMemory(
+            Source file, FormatRegistry formats, TranslationMemory memory, Progress progress) throws IOException {
+        String origin = file.name();
+        return formats.stream(
+                file,
+                progress,
+                each -> memory.add(new MemoryUnit(
+                        each.sourceLanguage(),
+                        each.targetLanguage(),
+                        each.source(),
+                        each.target(),
+                        MemoryUnit.Context.UNKNOWN,
+                        provenance(each, origin))));
+    }
+
+    private static Provenance provenance(SegmentSink.Translation from, String file) {
+        List<Provenance.Property> properties = new ArrayList<>();
+        String origin = file;
+        boolean aligned = false;
+        for (Note note : from.notes()) {
+            boolean property = note.kind() == Note.Kind.CONTEXT;
+            if (property && note.from().equals(ORIGIN)) {
+                origin = note.text();
+            } else if (property && note.from().equals(ALIGNED)) {
+                aligned = true;
+            } else if (!(property && note.from().equals("state"))) {
+                properties.add(new Provenance.Property(property ? note.from() : "", note.text()));
+            }
+        }
+        Authorship by = from.authorship();
+        return new Provenance(
+                date(by.created()), by.createdBy(), date(by.changed()), by.changedBy(), origin, aligned, properties);
+    }
+
+    /** TMX writes {@code 20261129T101500Z}; what is no such date is kept as it is. */
+    private static String date(String written) {
+        return written.matches("\\d{8}T\\d{6}Z")
+                ? written.replaceFirst("(....)(..)(..)T(..)(..)(..)Z", "$1-$2-$3T$4:$5:$6Z")
+                : written;
+    }
+
+    private static String tmxDate(String date) {
+        return date.matches("\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d:\\d\\d(\\.\\d+)?Z")
+                ? date.replaceFirst("\\.\\d+", "").replaceAll("[-:]", "")
+                : date;
+    }
+
+    /** Writes all units as TMX 1.4b, one after the other. */
     public static void write(TranslationMemory memory, OutputStream out) throws IOException {
-        Map<String, Integer> pairs = new LinkedHashMap<>();
-        List<Part> parts = new ArrayList<>();
-        List<Segment> segments = new ArrayList<>();
-        memory.forEach(unit -> {
-            int part = pairs.computeIfAbsent(unit.sourceLanguage() + '>' + unit.targetLanguage(), pair -> {
-                parts.add(new Part(memory.name(), unit.sourceLanguage(), unit.targetLanguage(), List.of()));
-                return parts.size() - 1;
-            });
-            String key = unit.id();
-            segments.add(new Segment(
-                    key,
-                    part,
-                    key,
+        try (NewTmx.NewUnits units = NewTmx.units(out, memory.sourceLanguages())) {
+            memory.forEach(unit -> units.write(
+                    unit.id(),
+                    unit.sourceLanguage(),
+                    unit.targetLanguage(),
                     unit.source(),
                     unit.target(),
-                    State.TRANSLATED,
-                    "",
-                    Lock.NONE,
-                    SegmentMetadata.NOTHING));
-        });
-        NewTmx.write(new BilingualDocument("tmx", "UTF-8", parts, segments, List.of(), List.of()), out);
+                    new Authorship(
+                            tmxDate(unit.provenance().created()),
+                            unit.provenance().createdBy(),
+                            tmxDate(unit.provenance().changed()),
+                            unit.provenance().changedBy()),
+                    notes(unit.provenance())));
+        }
+    }
+
+    private static List<Note> notes(Provenance provenance) {
+        List<Note> notes = new ArrayList<>();
+        provenance
+                .properties()
+                .forEach(property -> notes.add(
+                        property.name().isEmpty()
+                                ? new Note(property.text(), "")
+                                : new Note(property.text(), property.name(), Note.Kind.CONTEXT, 0)));
+        if (!provenance.origin().isEmpty()) {
+            notes.add(new Note(provenance.origin(), ORIGIN, Note.Kind.CONTEXT, 0));
+        }
+        if (provenance.aligned()) {
+            notes.add(new Note("yes", ALIGNED, Note.Kind.CONTEXT, 0));
+        }
+        return notes;
     }
 }

@@ -9,9 +9,6 @@ import org.swaplane.document.Fingerprint;
  *
  * @param sourceLanguage BCP 47, with the region
  * @param context where it stood
- * @param changed when it was changed last, ISO 8601; empty where nobody knows
- * @param by who changed it last
- * @param origin the file or lane that it comes from
  */
 public record MemoryUnit(
         String sourceLanguage,
@@ -19,9 +16,7 @@ public record MemoryUnit(
         Content source,
         Content target,
         Context context,
-        String changed,
-        String by,
-        String origin) {
+        Provenance provenance) {
     /**
      * Where a unit stood.
      *
@@ -40,9 +35,11 @@ public record MemoryUnit(
     }
 
     public MemoryUnit {
-        String writtenTarget = TagNotation.write(target, source);
-        source = TagNotation.readSource(TagNotation.write(source, source));
-        target = TagNotation.read(writtenTarget, source).content();
+        if (!source.tags().isEmpty() || !target.tags().isEmpty()) {
+            String writtenTarget = TagNotation.write(target, source);
+            source = TagNotation.readSource(TagNotation.write(source, source));
+            target = TagNotation.read(writtenTarget, source).content();
+        }
     }
 
     public String sourceWritten() {
@@ -51,6 +48,10 @@ public record MemoryUnit(
 
     public String targetWritten() {
         return TagNotation.write(target, source);
+    }
+
+    public String origin() {
+        return provenance.origin();
     }
 
     /** The same for the same pair of texts in the same languages, which a memory keeps once. */

@@ -5,36 +5,38 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.function.Consumer;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.analysis.core.WhitespaceAnalyzer;
 import org.apache.lucene.analysis.miscellaneous.PerFieldAnalyzerWrapper;
 import org.apache.lucene.analysis.standard.StandardAnalyzer;
-import org.apache.lucene.document.Document;
-import org.apache.lucene.document.IntPoint;
-import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
 import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.index.MultiTerms;
+import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.index.Term;
+import org.apache.lucene.index.Terms;
+import org.apache.lucene.index.TermsEnum;
 import org.apache.lucene.search.BooleanClause;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.PhraseQuery;
 import org.apache.lucene.search.Query;
-import org.apache.lucene.search.ScoreDoc;
+import org.apache.lucene.search.SearcherManager;
 import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.store.Directory;
 import org.apache.lucene.store.FSDirectory;
 import org.apache.lucene.store.LockObtainFailedException;
 import org.apache.lucene.util.Bits;
+import org.apache.lucene.util.BytesRef;
 import org.apache.lucene.util.QueryBuilder;
 import org.swaplane.compare.EditDistance;
 import org.swaplane.compare.Symbols;
@@ -47,23 +49,41 @@ import org.swaplane.wording.Phrase;
  */
 public final class TranslationMemory implements AutoCloseable {
     private static final String INDEX = "index";
-    private static final int CANDIDATES = 200;
+    private static final String MARK = "mark";
+    private static final double BUFFER_MEGABYTES = 64;
+    private static final int CANDIDATES = 80;
     private static final int GOOD = 90;
     private static final int MOST_EXACT = 50;
-    private static final int MOST_WORDS = 60;
-    private static final int SEVERAL_TARGETS = 1;
-    private static final int OTHER_REGION = 1;
 
     private final Path folder;
     private final Directory directory;
     private final IndexWriter writer;
-    private DirectoryReader reader;
+    private final SearcherManager searchers;
 
-    private TranslationMemory(Path folder, Directory directory, IndexWriter writer, DirectoryReader reader) {
+    /** Takes units one after the other. */
+    public interface Each {
+        void unit(MemoryUnit unit) throws IOException;
+    }
+
+    private interface Work<T> {
+        T with(IndexSearcher searcher) throws IOException;
+    }
+
+    private TranslationMemory(Path folder, Directory directory, IndexWriter writer) throws IOException {
         this.folder = folder;
         this.directory = directory;
         this.writer = writer;
-        this.reader = reader;
+        this.searchers = new SearcherManager(directory, null);
+    }
+
+    /** What is searched is what was committed when it began. */
+    private <T> T search(Work<T> work) throws IOException {
+        IndexSearcher searcher = searchers.acquire();
+        try {
+            return work.with(searcher);
+        } finally {
+            searchers.release(searcher);
+        }
     }
 
     private static Analyzer analyzer() {
@@ -81,9 +101,10 @@ public final class TranslationMemory implements AutoCloseable {
         Files.createDirectories(folder.resolve(INDEX));
         Directory directory = FSDirectory.open(folder.resolve(INDEX));
         try {
-            IndexWriter writer = new IndexWriter(directory, new IndexWriterConfig(analyzer()));
+            IndexWriter writer =
+                    new IndexWriter(directory, new IndexWriterConfig(analyzer()).setRAMBufferSizeMB(BUFFER_MEGABYTES));
             writer.commit();
-            return new TranslationMemory(folder, directory, writer, DirectoryReader.open(directory));
+            return new TranslationMemory(folder, directory, writer);
         } catch (LockObtainFailedException e) {
             directory.close();
             throw new CannotProceedException(
@@ -97,7 +118,7 @@ public final class TranslationMemory implements AutoCloseable {
             throw new CannotProceedException(folder.toString(), "problem.no-memory");
         }
         Directory directory = FSDirectory.open(folder.resolve(INDEX));
-        return new TranslationMemory(folder, directory, null, DirectoryReader.open(directory));
+        return new TranslationMemory(folder, directory, null);
     }
 
     /** Adds a unit, in place of the same pair of texts. */
@@ -105,42 +126,94 @@ public final class TranslationMemory implements AutoCloseable {
         writer.updateDocument(new Term(MemoryFields.ID, unit.id()), MemoryFields.document(unit));
     }
 
-    /** What was added is there for everybody from now on. */
+    /** Takes a unit out. */
+    public void remove(String id) throws IOException {
+        writer.deleteDocuments(new Term(MemoryFields.ID, id));
+    }
+
+    /** What was added or taken out is so for everybody from now on; {@code mark} says as far as what, for whoever goes on later. */
+    public void commit(String mark) throws IOException {
+        writer.setLiveCommitData(Map.of(MARK, mark).entrySet());
+        commit();
+    }
+
+    /** The mark of the last commit that had one; empty where there is none. */
+    public String mark() {
+        for (Map.Entry<String, String> each :
+                writer.getLiveCommitData() == null ? Map.<String, String>of().entrySet() : writer.getLiveCommitData()) {
+            if (each.getKey().equals(MARK)) {
+                return each.getValue();
+            }
+        }
+        return "";
+    }
+
+    /** What was added or taken out is so for everybody from now on. */
     public void commit() throws IOException {
         writer.commit();
-        DirectoryReader newer = DirectoryReader.openIfChanged(reader);
-        if (newer != null) {
-            reader.close();
-            reader = newer;
-        }
+        refresh();
+    }
+
+    /** Forgets what was added and not committed; nothing can be written after it. */
+    public void discard() throws IOException {
+        writer.rollback();
+    }
+
+    /** Sees what another program committed meanwhile. */
+    public void refresh() throws IOException {
+        searchers.maybeRefreshBlocking();
     }
 
     public String name() {
         return folder.toAbsolutePath().normalize().getFileName().toString();
     }
 
+    public Path folder() {
+        return folder;
+    }
+
     /** How many pairs of source and target. */
-    public int size() {
-        return reader.numDocs();
+    public int size() throws IOException {
+        return search(searcher -> searcher.getIndexReader().numDocs());
     }
 
     /** Hands over every unit. */
-    public void forEach(Consumer<MemoryUnit> each) throws IOException {
-        for (LeafReaderContext leaf : reader.leaves()) {
-            Bits live = leaf.reader().getLiveDocs();
-            for (int i = 0; i < leaf.reader().maxDoc(); i++) {
-                if (live == null || live.get(i)) {
-                    each.accept(MemoryFields.unit(leaf.reader().storedFields().document(i)));
+    public void forEach(Each each) throws IOException {
+        search(searcher -> {
+            for (LeafReaderContext leaf : searcher.getIndexReader().leaves()) {
+                Bits live = leaf.reader().getLiveDocs();
+                StoredFields stored = leaf.reader().storedFields();
+                for (int i = 0; i < leaf.reader().maxDoc(); i++) {
+                    if (live == null || live.get(i)) {
+                        each.unit(MemoryFields.unit(stored.document(i)));
+                    }
                 }
             }
-        }
+            return null;
+        });
     }
 
     /** Units by pair of languages, such as {@code en-GB>de-DE}. */
     public Map<String, Integer> languages() throws IOException {
-        Map<String, Integer> languages = new TreeMap<>();
-        forEach(unit -> languages.merge(unit.sourceLanguage() + '>' + unit.targetLanguage(), 1, Integer::sum));
-        return languages;
+        return search(searcher -> {
+            Map<String, Integer> languages = new TreeMap<>();
+            Terms pairs = MultiTerms.getTerms(searcher.getIndexReader(), MemoryFields.LANGUAGES);
+            TermsEnum each = pairs == null ? TermsEnum.EMPTY : pairs.iterator();
+            for (BytesRef pair = each.next(); pair != null; pair = each.next()) {
+                Term term = new Term(MemoryFields.LANGUAGES, BytesRef.deepCopyOf(pair));
+                int count = searcher.count(new TermQuery(term));
+                if (count > 0) {
+                    languages.put(pair.utf8ToString(), count);
+                }
+            }
+            return languages;
+        });
+    }
+
+    public Set<String> sourceLanguages() throws IOException {
+        return languages().keySet().stream()
+                .map(pair -> pair.substring(0, pair.indexOf('>')))
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 
     /**
@@ -161,41 +234,38 @@ public final class TranslationMemory implements AutoCloseable {
         if (symbols.length == 0) {
             return List.of();
         }
-        IndexSearcher searcher = new IndexSearcher(reader);
-        Query pair = new TermQuery(new Term(MemoryFields.PAIR, MemoryFields.pair(sourceLanguage, targetLanguage)));
-        Map<Integer, MemoryUnit> found = new LinkedHashMap<>();
-        collect(searcher, exactly(source, pair), MOST_EXACT, found);
-        if (least < EditDistance.SAME || found.isEmpty()) {
-            collect(
-                    searcher,
-                    alike(MemoryFields.WORDS, MemoryFields.words(source), symbols.length, pair, least),
-                    CANDIDATES,
-                    found);
-            // One that is nearly the same shares its words; only where there is none, pieces of words are looked for.
-            if (best(found.values(), symbols) < GOOD) {
-                collect(
-                        searcher,
-                        alike(MemoryFields.PIECES, MemoryFields.pieces(source), symbols.length, pair, least),
-                        CANDIDATES,
-                        found);
-            }
-        }
+        Map<Integer, MemoryUnit> found = search(
+                searcher -> candidates(searcher, MemoryFields.pair(sourceLanguage, targetLanguage), source, least));
         Set<String> targets = new HashSet<>();
         found.values().stream()
                 .filter(unit -> Symbols.numbered(unit.source()).equals(Symbols.numbered(source)))
                 .forEach(unit -> targets.add(unit.targetWritten()));
+        Scoring scoring = new Scoring(source, context, sourceLanguage, targetLanguage, targets.size());
         List<MemoryMatch> matches = new ArrayList<>();
         for (MemoryUnit unit : found.values()) {
-            MemoryMatch match = scored(unit, symbols, context, sourceLanguage, targetLanguage, targets.size(), least);
+            MemoryMatch match = scoring.of(unit, least);
             if (match.score() >= least) {
                 matches.add(match);
             }
         }
-        matches.sort(Comparator.comparing(MemoryMatch::kind)
-                .thenComparing(Comparator.comparingInt(MemoryMatch::score).reversed())
-                .thenComparing((MemoryMatch match) -> match.unit().changed(), Comparator.reverseOrder())
-                .thenComparing(match -> match.unit().targetWritten()));
+        matches.sort(MemoryMatch.ORDER);
         return List.copyOf(matches.subList(0, Math.min(top, matches.size())));
+    }
+
+    private static Map<Integer, MemoryUnit> candidates(
+            IndexSearcher searcher, String languages, Content source, int least) throws IOException {
+        Query pair = new TermQuery(new Term(MemoryFields.PAIR, languages));
+        Candidates candidates = new Candidates(searcher, pair);
+        Map<Integer, MemoryUnit> found = new LinkedHashMap<>();
+        candidates.exactly(source, MOST_EXACT, found);
+        if (least < EditDistance.SAME) {
+            candidates.withWords(source, least, CANDIDATES, found);
+            // One that is nearly the same shares its words; only where there is none, pieces of words are looked for.
+            if (best(found.values(), Symbols.of(source, source)) < GOOD) {
+                candidates.withPieces(source, least, CANDIDATES, found);
+            }
+        }
+        return found;
     }
 
     private static int best(Collection<MemoryUnit> units, int[] symbols) {
@@ -203,69 +273,6 @@ public final class TranslationMemory implements AutoCloseable {
                 .mapToInt(unit -> EditDistance.similarity(Symbols.of(unit.source(), unit.source()), symbols, GOOD))
                 .max()
                 .orElse(0);
-    }
-
-    private static Query exactly(Content source, Query pair) {
-        return new BooleanQuery.Builder()
-                .add(pair, BooleanClause.Occur.FILTER)
-                .add(
-                        new TermQuery(new Term(MemoryFields.EXACT, MemoryFields.exact(source))),
-                        BooleanClause.Occur.FILTER)
-                .build();
-    }
-
-    /** Texts of about the length that share words; no other one can be similar enough. */
-    private static Query alike(String field, Set<String> wanted, int length, Query pair, int least) {
-        BooleanQuery.Builder query = new BooleanQuery.Builder()
-                .add(pair, BooleanClause.Occur.FILTER)
-                .add(
-                        IntPoint.newRangeQuery(
-                                MemoryFields.LENGTH,
-                                length * least / 100,
-                                (length * 100 + least - 1) / Math.max(1, least)),
-                        BooleanClause.Occur.FILTER);
-        BooleanQuery.Builder shared = new BooleanQuery.Builder();
-        wanted.stream()
-                .limit(MOST_WORDS)
-                .forEach(word -> shared.add(new TermQuery(new Term(field, word)), BooleanClause.Occur.SHOULD));
-        return query.add(shared.build(), BooleanClause.Occur.MUST).build();
-    }
-
-    private static void collect(IndexSearcher searcher, Query query, int most, Map<Integer, MemoryUnit> found)
-            throws IOException {
-        for (ScoreDoc hit : searcher.search(query, most).scoreDocs) {
-            if (!found.containsKey(hit.doc)) {
-                Document document = searcher.storedFields().document(hit.doc);
-                found.put(hit.doc, MemoryFields.unit(document));
-            }
-        }
-    }
-
-    private static MemoryMatch scored(
-            MemoryUnit unit,
-            int[] symbols,
-            MemoryUnit.Context context,
-            String sourceLanguage,
-            String targetLanguage,
-            int targets,
-            int least) {
-        int similarity = EditDistance.similarity(Symbols.of(unit.source(), unit.source()), symbols, least);
-        boolean same = similarity == EditDistance.SAME;
-        if (same && unit.context().matches(context)) {
-            return new MemoryMatch(MemoryMatch.Kind.CONTEXT, similarity, Map.of(), unit);
-        }
-        Map<String, Integer> penalties = new LinkedHashMap<>();
-        if (same && targets > 1) {
-            penalties.put("several-targets", SEVERAL_TARGETS);
-        }
-        boolean sameRegion = unit.sourceLanguage().equalsIgnoreCase(sourceLanguage)
-                && unit.targetLanguage().equalsIgnoreCase(targetLanguage);
-        if (!sameRegion) {
-            penalties.put("region", OTHER_REGION);
-        }
-        int score = similarity
-                - penalties.values().stream().mapToInt(Integer::intValue).sum();
-        return new MemoryMatch(same ? MemoryMatch.Kind.EXACT : MemoryMatch.Kind.FUZZY, score, penalties, unit);
     }
 
     /** Units with words in their sources or targets; as a phrase where they follow each other, those first. */
@@ -281,16 +288,18 @@ public final class TranslationMemory implements AutoCloseable {
         if (phrase instanceof PhraseQuery) {
             query.add(phrase, BooleanClause.Occur.SHOULD);
         }
-        Map<Integer, MemoryUnit> found = new LinkedHashMap<>();
-        collect(new IndexSearcher(reader), query.build(), most, found);
-        return List.copyOf(found.values());
+        return search(searcher -> {
+            Map<Integer, MemoryUnit> found = new LinkedHashMap<>();
+            Candidates.collect(searcher, query.build(), most, found);
+            return List.copyOf(found.values());
+        });
     }
 
     /** What was added and not committed is committed. */
     @Override
     public void close() throws IOException {
         try {
-            reader.close();
+            searchers.close();
             if (writer != null) {
                 writer.close();
             }

@@ -2,6 +2,7 @@ package org.swaplane.format.tmx;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -16,6 +17,7 @@ import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Note;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
+import org.swaplane.format.Authorship;
 import org.swaplane.format.NativeCode;
 import org.swaplane.format.NewXml;
 
@@ -36,9 +38,89 @@ public final class NewTmx {
         }
     }
 
+    /** Writes units one after the other; the file is whole when it is closed. */
+    public static NewUnits units(OutputStream out, Collection<String> sourceLanguages) throws IOException {
+        return new NewUnits(out, List.copyOf(sourceLanguages));
+    }
+
+    /** A TMX file that is being written. */
+    public static final class NewUnits implements AutoCloseable {
+        private final NewTmx tmx;
+        private final boolean severalSources;
+
+        private NewUnits(OutputStream out, List<String> sources) throws IOException {
+            try {
+                tmx = new NewTmx(new NewXml(out));
+                severalSources = sources.size() != 1;
+                tmx.begin(sources, "memory");
+            } catch (XMLStreamException e) {
+                throw new IOException(e);
+            }
+        }
+
+        /** @param notes those of kind context are written as properties */
+        public void write(
+                String id,
+                String sourceLanguage,
+                String targetLanguage,
+                Content source,
+                Content target,
+                Authorship by,
+                List<Note> notes)
+                throws IOException {
+            try {
+                tmx.xml.open(
+                        "tu",
+                        "tuid",
+                        id,
+                        "srclang",
+                        severalSources ? known(sourceLanguage) : "",
+                        "creationdate",
+                        by.created(),
+                        "creationid",
+                        by.createdBy(),
+                        "changedate",
+                        by.changed(),
+                        "changeid",
+                        by.changedBy());
+                tmx.write(notes);
+                tmx.write(source, source, sourceLanguage);
+                tmx.write(target, source, targetLanguage);
+                tmx.xml.close();
+            } catch (XMLStreamException e) {
+                throw new IOException(e);
+            }
+        }
+
+        @Override
+        public void close() throws IOException {
+            try {
+                tmx.end();
+            } catch (XMLStreamException e) {
+                throw new IOException(e);
+            }
+        }
+    }
+
     private void write(BilingualDocument document) throws XMLStreamException {
         List<String> sources =
                 document.parts().stream().map(Part::sourceLanguage).distinct().toList();
+        begin(sources, document.format());
+        for (Segment segment : document.segments()) {
+            if (!segment.target().isEmpty()) {
+                write(segment, document.parts().get(segment.part()), sources.size() > 1);
+            }
+        }
+        end();
+    }
+
+    private void end() throws XMLStreamException {
+        xml.close();
+        xml.close();
+        xml.end();
+    }
+
+    private void begin(List<String> sources, String origin) throws XMLStreamException {
         xml.open("tmx", "version", "1.4");
         xml.startLine(
                 "header",
@@ -49,7 +131,7 @@ public final class NewTmx {
                 "segtype",
                 "sentence",
                 "o-tmf",
-                document.format(),
+                origin,
                 "adminlang",
                 "en",
                 "srclang",
@@ -58,29 +140,25 @@ public final class NewTmx {
                 "unknown");
         xml.closeInline();
         xml.open("body");
-        for (Segment segment : document.segments()) {
-            if (!segment.target().isEmpty()) {
-                write(segment, document.parts().get(segment.part()), sources.size() > 1);
-            }
-        }
-        xml.close();
-        xml.close();
-        xml.end();
     }
 
     private void write(Segment segment, Part part, boolean severalSources) throws XMLStreamException {
         xml.open("tu", "tuid", segment.key(), "srclang", severalSources ? known(part.sourceLanguage()) : "");
-        for (Note note : segment.notes()) {
+        write(segment.notes());
+        xml.line("prop", segment.state().name().toLowerCase(Locale.ROOT), "type", "state");
+        write(segment.source(), segment.source(), part.sourceLanguage());
+        write(segment.target(), segment.source(), part.targetLanguage());
+        xml.close();
+    }
+
+    private void write(List<Note> notes) throws XMLStreamException {
+        for (Note note : notes) {
             if (note.kind() == Note.Kind.CONTEXT) {
                 xml.line("prop", note.text(), "type", note.from().isEmpty() ? "context" : note.from());
             } else {
                 xml.line("note", note.text());
             }
         }
-        xml.line("prop", segment.state().name().toLowerCase(Locale.ROOT), "type", "state");
-        write(segment.source(), segment.source(), part.sourceLanguage());
-        write(segment.target(), segment.source(), part.targetLanguage());
-        xml.close();
     }
 
     private void write(Content content, Content source, String language) throws XMLStreamException {

@@ -1,14 +1,17 @@
 package org.swaplane.format.tmx;
 
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import org.swaplane.document.Problem;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.BilingualFormat;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatTraits;
 import org.swaplane.format.Head;
+import org.swaplane.format.SegmentSink;
 import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
 
@@ -36,5 +39,10 @@ public final class TmxFormat implements BilingualFormat {
     @Override
     public BilingualFile read(Source source, FileOptions options, Progress progress) throws IOException {
         return new TmxReader(EncodedText.of(source), options, progress).read();
+    }
+
+    @Override
+    public List<Problem> stream(Source source, Progress progress, SegmentSink sink) throws IOException {
+        return TmxUnits.read(source, progress, sink);
     }
 }

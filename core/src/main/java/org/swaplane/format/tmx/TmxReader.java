@@ -3,14 +3,8 @@ package org.swaplane.format.tmx;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
-import javax.xml.XMLConstants;
-import javax.xml.stream.XMLStreamConstants;
-import javax.xml.stream.XMLStreamException;
 import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
@@ -20,31 +14,21 @@ import org.swaplane.document.Segment;
 import org.swaplane.document.SegmentMetadata;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
-import org.swaplane.format.ElementText;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.Marks;
-import org.swaplane.format.TargetDraft;
 import org.swaplane.format.TargetSlot;
-import org.swaplane.format.XmlPass;
 import org.swaplane.task.Progress;
 
 /** One pass over a TMX file: a segment for every variant of a unit that is not its source, and the place of each. */
-final class TmxReader extends XmlPass {
-    private static final String ANY = "*all*";
-
+final class TmxReader extends TmxPass {
     private final List<Part> parts = new ArrayList<>();
     private final Map<Languages, Integer> partsByLanguages = new HashMap<>();
-    private final Set<String> languages = new HashSet<>();
     private final List<Segment> segments = new ArrayList<>();
     private final List<TargetSlot> slots = new ArrayList<>();
     private final Map<String, Integer> keys = new HashMap<>();
     /** Segments of units that have a source only, and wait for the language of the others. */
     private final List<Integer> withoutTarget = new ArrayList<>();
-
-    private final List<Note> headerNotes = new ArrayList<>();
-    private String sourceLanguage = ANY;
-    private int units;
 
     private record Languages(String source, String target) {}
 
@@ -61,100 +45,7 @@ final class TmxReader extends XmlPass {
     }
 
     @Override
-    protected boolean isOurNamespace(String namespace) {
-        return namespace.isEmpty() || namespace.equals("http://www.lisa.org/tmx14");
-    }
-
-    @Override
-    protected void step(int event) throws XMLStreamException {
-        if (event == XMLStreamConstants.START_ELEMENT && isOurs()) {
-            switch (xml.getLocalName()) {
-                case "header" -> {
-                    sourceLanguage = attribute("srclang").isEmpty() ? ANY : attribute("srclang");
-                    if (!sourceLanguage.equalsIgnoreCase(ANY)) {
-                        checkLanguage(sourceLanguage);
-                    }
-                }
-                case "note" -> headerNotes.add(new Note(ElementText.read(xml), ""));
-                case "prop" -> headerNotes.add(readProperty());
-                case "tu" -> readUnit();
-                default -> {}
-            }
-        }
-    }
-
-    private Note readProperty() throws XMLStreamException {
-        String type = attribute("type");
-        return new Note(ElementText.read(xml), type, Note.Kind.CONTEXT, 0);
-    }
-
-    private void readUnit() throws XMLStreamException {
-        progress.checkCancelled();
-        progress.at(segments.size(), 0);
-        units++;
-        String id = attribute("tuid").isEmpty() ? String.valueOf(units) : attribute("tuid");
-        String language = attribute("srclang").isEmpty() ? sourceLanguage : attribute("srclang");
-        List<Note> notes = new ArrayList<>(0);
-        List<Variant> variants = new ArrayList<>(2);
-        long before = end();
-        while (!endsOurs("tu", xml.next())) {
-            if (xml.getEventType() == XMLStreamConstants.START_ELEMENT) {
-                switch (isOurs() ? xml.getLocalName() : "") {
-                    case "note" -> notes.add(new Note(ElementText.read(xml), ""));
-                    case "prop" -> notes.add(readProperty());
-                    case "tuv" -> {
-                        readVariant(id, before, notes, variants);
-                        before = end();
-                    }
-                    default -> xml.skipElement();
-                }
-            }
-        }
-        Optional<Variant> source = language.equalsIgnoreCase(ANY)
-                ? variants.stream().findFirst()
-                : variants.stream().filter(each -> each.isIn(language)).findFirst();
-        if (source.isEmpty()) {
-            problem("file.no-variant", id, language);
-            return;
-        }
-        add(id, source.get(), variants, notes);
-    }
-
-    /** TMX 1.1 has {@code lang} where later versions have {@code xml:lang}. */
-    private void readVariant(String unit, long before, List<Note> notes, List<Variant> variants)
-            throws XMLStreamException {
-        String written = xml.getAttributeValue(XMLConstants.XML_NS_URI, "lang");
-        String language = (written == null ? attribute("lang") : written).intern();
-        if (language.isEmpty()) {
-            problem("file.variant-language", unit);
-        } else if (languages.add(language)) {
-            checkLanguage(language);
-        }
-        TargetDraft draft = new TargetDraft(start(), end());
-        draft.indentation(indentBefore(before, start()));
-        while (!endsOurs("tuv", xml.next())) {
-            if (xml.getEventType() == XMLStreamConstants.START_ELEMENT) {
-                switch (isOurs() ? xml.getLocalName() : "") {
-                    case "note" -> notes.add(new Note(ElementText.read(xml), language));
-                    case "seg" -> {
-                        if (draft.hasTarget()) {
-                            xml.skipElement();
-                        } else {
-                            readTarget(draft, new InlineReader(xml, recent, tags));
-                        }
-                    }
-                    default -> xml.skipElement();
-                }
-            }
-        }
-        if (draft.hasTarget()) {
-            variants.add(new Variant(language, draft.target(), draft.slot(), end()));
-        } else {
-            problem("file.no-seg", language, unit);
-        }
-    }
-
-    private void add(String unit, Variant source, List<Variant> variants, List<Note> notes) {
+    void found(String unit, Variant source, List<Variant> variants, List<Note> notes) {
         Marks marks = marks();
         SegmentMetadata about = SegmentMetadata.ofNotes(notes)
                 .withProposals(List.of(), marks.score())
@@ -242,7 +133,7 @@ final class TmxReader extends XmlPass {
 
     private List<Part> partsWithNotes() {
         return parts.stream()
-                .map(part -> new Part(part.name(), part.sourceLanguage(), part.targetLanguage(), headerNotes))
+                .map(part -> new Part(part.name(), part.sourceLanguage(), part.targetLanguage(), headerNotes()))
                 .toList();
     }
 }
