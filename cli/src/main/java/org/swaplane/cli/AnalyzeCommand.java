@@ -11,6 +11,7 @@ import java.util.concurrent.Callable;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
 import org.swaplane.memory.AnalysisReport;
+import org.swaplane.memory.MemoryUse;
 import org.swaplane.memory.TranslationMemory;
 import org.swaplane.memory.WordAnalysis;
 import org.swaplane.report.ReportForm;
@@ -48,7 +49,7 @@ final class AnalyzeCommand implements Callable<Integer> {
             for (Path memory : memories) {
                 open.add(TranslationMemory.open(memory));
             }
-            WordAnalysis analysis = new WordAnalysis(open);
+            WordAnalysis analysis = new WordAnalysis(MemoryUse.of(open));
             for (Path file : files) {
                 amounts.put(
                         file.toString(),

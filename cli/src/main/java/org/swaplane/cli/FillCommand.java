@@ -14,6 +14,7 @@ import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
 import org.swaplane.memory.Filling;
 import org.swaplane.memory.MemoryMatch;
+import org.swaplane.memory.MemoryUse;
 import org.swaplane.memory.TranslationMemory;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
@@ -70,7 +71,9 @@ final class FillCommand implements Callable<Integer> {
                 open.add(TranslationMemory.open(memory));
             }
             Filling.Outcome outcome = new Filling(
-                            open, least, Filling.Over.valueOf(over.name().toUpperCase(Locale.ROOT)))
+                            MemoryUse.of(open),
+                            least,
+                            Filling.Over.valueOf(over.name().toUpperCase(Locale.ROOT)))
                     .of(read.document(), Progress.NONE);
             output.write(out -> read.write(outcome.edits(), out, Progress.NONE), file);
             report(outcome);

@@ -12,14 +12,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.swaplane.content.TagNotation;
-import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Problem;
-import org.swaplane.format.BilingualFile;
-import org.swaplane.format.DocumentFile;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Head;
 import org.swaplane.format.Source;
-import org.swaplane.format.table.DelimitedText;
 import org.swaplane.memory.MemoryMatch;
 import org.swaplane.memory.MemoryTransfer;
 import org.swaplane.memory.MemoryUnit;
@@ -71,40 +68,17 @@ final class MemoryCommand {
 
     /** TMX is read unit by unit, whatever its size; what is odd about it is said, and the rest is taken. */
     private static void add(Path file, String source, String target, TranslationMemory memory) throws IOException {
-        Source from = Source.of(file);
         try {
-            FormatRegistry formats = FormatRegistry.ofInstalled();
-            boolean isTable = isTable(file) && DelimitedText.hasPairs(from);
-            if (!isTable && formats.isMemory(from)) {
-                for (Problem problem : MemoryTransfer.addMemory(from, formats, memory, Progress.NONE)) {
-                    System.err.println(file + ":" + problem.line() + ": " + problem.message());
-                }
-            } else {
-                MemoryTransfer.add(
-                        read(file, source, target), file.getFileName().toString(), memory, Progress.NONE);
+            FileOptions languages = FileOptions.ofLanguages(source, target);
+            for (Problem problem : MemoryTransfer.take(
+                    Source.of(file), FormatRegistry.ofInstalled(), languages, memory, Progress.NONE)) {
+                System.err.println(file + ":" + problem.line() + ": " + problem.message());
             }
             memory.commit();
         } catch (IOException | RuntimeException e) {
             memory.discard();
             throw e;
         }
-    }
-
-    private static boolean isTable(Path file) {
-        String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
-        return name.endsWith(".csv") || name.endsWith(".tsv");
-    }
-
-    private static BilingualDocument read(Path file, String source, String target) throws IOException {
-        Source from = Source.of(file);
-        if (isTable(file) && DelimitedText.hasPairs(from)) {
-            return DelimitedText.read(from, source, target);
-        }
-        BilingualFile read = FormatRegistry.ofInstalled().open(from, Progress.NONE);
-        if (read instanceof DocumentFile) {
-            throw new CannotProceedException(file.toString(), "command.no-target-to-check");
-        }
-        return read.document();
     }
 
     @Command(name = "export", description = "Writes a memory as TMX.")

@@ -31,6 +31,7 @@ public final class Lane implements AutoCloseable {
     private final FindingStore findings;
     private final ProofStore proofs;
     private final References references;
+    private final LaneMemories memories;
     private final ReviewCopyFormats copies = ReviewCopyFormats.ofInstalled();
 
     private Lane(LaneFolder folder, FormatRegistry formats, Clock clock, Optional<LaneLock> lock, Database database) {
@@ -48,6 +49,8 @@ public final class Lane implements AutoCloseable {
         proofs = new ProofStore(database, clock, writer);
         tracks = new TrackStore(
                 folder.path(), database, files, formats, settings, writer, clock, List.of(trips, findings));
+        memories = new LaneMemories(this, folder.path().resolve("memory"));
+        writer.listen(memories);
     }
 
     /** Makes a new lane in a folder that holds none yet. */
@@ -174,6 +177,18 @@ public final class Lane implements AutoCloseable {
         return references;
     }
 
+    public LaneMemories memories() {
+        return memories;
+    }
+
+    /** As far as its journal has come; the same as long as nothing is done, undone or redone. */
+    String stepsSoFar() {
+        return database.query(
+                        row -> row.getString(1),
+                        "select coalesce(max(id), 0) || '/' || coalesce(sum(undone), 0) from step")
+                .get(0);
+    }
+
     /** A path in one of the lane's own folders that no file has yet. */
     public Path free(String subfolder, String name) {
         return folder.free(subfolder, name);
@@ -183,6 +198,7 @@ public final class Lane implements AutoCloseable {
     @Override
     public void close() {
         writer.close();
+        memories.close();
         database.close();
         lock.ifPresent(held -> {
             try {

@@ -50,8 +50,8 @@ public final class Filling {
      *
      * @param least score in percent
      */
-    public Filling(List<TranslationMemory> memories, int least, Over over) {
-        this.memories = new MemorySearch(List.copyOf(memories), least);
+    public Filling(List<MemoryUse> memories, int least, Over over) {
+        this.memories = new MemorySearch(memories, least);
         this.over = over;
     }
 

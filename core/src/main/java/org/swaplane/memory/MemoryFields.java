@@ -23,6 +23,7 @@ import org.swaplane.content.TagNotation;
 /** A unit as a document of the index, and back. */
 final class MemoryFields {
     static final String ID = "id";
+    static final String HOLDER = "holder";
     static final String PAIR = "pair";
     static final String LANGUAGES = "languages";
     static final String EXACT = "exact";
@@ -40,9 +41,10 @@ final class MemoryFields {
 
     private MemoryFields() {}
 
-    static Document document(MemoryUnit unit) {
+    static Document document(MemoryUnit unit, String id, String holder) {
         Document document = new Document();
-        document.add(new StringField(ID, unit.id(), Field.Store.NO));
+        document.add(new StringField(ID, id, Field.Store.NO));
+        document.add(new StringField(HOLDER, holder, Field.Store.NO));
         document.add(new StringField(PAIR, pair(unit.sourceLanguage(), unit.targetLanguage()), Field.Store.NO));
         document.add(new StringField(EXACT, exact(unit.source()), Field.Store.NO));
         document.add(new TextField(WORDS, String.join(" ", words(unit.source())), Field.Store.NO));

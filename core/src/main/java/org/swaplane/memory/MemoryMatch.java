@@ -18,9 +18,11 @@ public record MemoryMatch(Kind kind, int score, Map<String, Integer> penalties, 
         FUZZY
     }
 
+    static final Comparator<MemoryMatch> BY_KIND_AND_SCORE = Comparator.comparing(MemoryMatch::kind)
+            .thenComparing(Comparator.comparingInt(MemoryMatch::score).reversed());
+
     /** Best first: by kind, then score, then the newest. */
-    static final Comparator<MemoryMatch> ORDER = Comparator.comparing(MemoryMatch::kind)
-            .thenComparing(Comparator.comparingInt(MemoryMatch::score).reversed())
+    static final Comparator<MemoryMatch> ORDER = BY_KIND_AND_SCORE
             .thenComparing((MemoryMatch match) -> match.unit().provenance().changed(), Comparator.reverseOrder())
             .thenComparing(match -> match.unit().targetWritten());
 

@@ -1,34 +1,74 @@
 package org.swaplane.memory;
 
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
 
-/** The best match of a segment in several memories, the first of which has priority. */
-record MemorySearch(List<TranslationMemory> memories, int least) {
+/**
+ * Looks up in several memories, the first of which has priority.
+ *
+ * @param least score in percent
+ */
+public record MemorySearch(List<MemoryUse> memories, int least) {
+    private static final int ENOUGH = 50;
+
+    public MemorySearch {
+        memories = List.copyOf(memories);
+    }
+
+    /** What there is for a source, best first; the same pair of texts is there once. */
+    public List<MemoryMatch> lookup(
+            String sourceLanguage, String targetLanguage, Content source, MemoryUnit.Context context, int top)
+            throws IOException {
+        List<MemoryMatch> all = new ArrayList<>();
+        for (MemoryUse use : memories) {
+            for (MemoryMatch match :
+                    use.memory().lookup(sourceLanguage, targetLanguage, source, context, least, ENOUGH)) {
+                MemoryMatch penalized = penalized(match, use.penalty());
+                if (penalized.score() >= least) {
+                    all.add(penalized);
+                }
+            }
+        }
+        // The order is kept where two are equal, so the memory with priority comes first.
+        all.sort(MemoryMatch.BY_KIND_AND_SCORE);
+        Set<String> seen = new HashSet<>();
+        return all.stream()
+                .filter(match -> seen.add(
+                        match.unit().sourceWritten() + '\n' + match.unit().targetWritten()))
+                .limit(top)
+                .toList();
+    }
+
+    private static MemoryMatch penalized(MemoryMatch match, int penalty) {
+        if (penalty == 0 || match.kind() == MemoryMatch.Kind.CONTEXT) {
+            return match;
+        }
+        Map<String, Integer> penalties = new LinkedHashMap<>(match.penalties());
+        penalties.put("memory", penalty);
+        return new MemoryMatch(match.kind(), match.score() - penalty, penalties, match.unit());
+    }
+
+    /** The best match of a segment where it stands. */
     Optional<MemoryMatch> best(BilingualDocument document, int index) throws IOException {
         Segment segment = document.segments().get(index);
         Part part = document.parts().get(segment.part());
-        Optional<MemoryMatch> best = Optional.empty();
-        for (TranslationMemory memory : memories) {
-            List<MemoryMatch> found = memory.lookup(
-                    part.sourceLanguage(),
-                    part.targetLanguage(),
-                    segment.source(),
-                    MemoryTransfer.context(document.segments(), index),
-                    least,
-                    1);
-            if (!found.isEmpty() && (best.isEmpty() || isBetter(found.get(0), best.get()))) {
-                best = Optional.of(found.get(0));
-            }
-        }
-        return best;
-    }
-
-    private static boolean isBetter(MemoryMatch one, MemoryMatch other) {
-        return one.kind().compareTo(other.kind()) < 0 || one.kind() == other.kind() && one.score() > other.score();
+        return lookup(
+                        part.sourceLanguage(),
+                        part.targetLanguage(),
+                        segment.source(),
+                        MemoryTransfer.context(document.segments(), index),
+                        1)
+                .stream()
+                .findFirst();
     }
 }

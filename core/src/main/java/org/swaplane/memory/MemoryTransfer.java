@@ -11,11 +11,16 @@ import org.swaplane.document.Part;
 import org.swaplane.document.Problem;
 import org.swaplane.document.Segment;
 import org.swaplane.format.Authorship;
+import org.swaplane.format.BilingualFile;
+import org.swaplane.format.DocumentFile;
+import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.FormatTraits;
 import org.swaplane.format.SegmentSink;
 import org.swaplane.format.Source;
+import org.swaplane.format.table.DelimitedText;
 import org.swaplane.format.tmx.NewTmx;
+import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
 /** Brings bilingual files into a memory, and a memory out as TMX. */
@@ -53,11 +58,36 @@ public final class MemoryTransfer {
 
     /** Where a segment stands in its document. */
     public static MemoryUnit.Context context(List<Segment> segments, int index) {
+        return context(segments, index, "");
+    }
+
+    /** The same with a key that says where. */
+    public static MemoryUnit.Context context(List<Segment> segments, int index, String key) {
         String before = index == 0 ? "" : Fingerprint.of(segments.get(index - 1).source());
         String after = index + 1 == segments.size()
                 ? ""
                 : Fingerprint.of(segments.get(index + 1).source());
-        return new MemoryUnit.Context(before, after, "");
+        return new MemoryUnit.Context(before, after, key);
+    }
+
+    /** Adds the translations of a file of any format; a memory's translation by translation, whatever its size. */
+    public static List<Problem> take(
+            Source file, FormatRegistry formats, FileOptions languages, TranslationMemory memory, Progress progress)
+            throws IOException {
+        if (DelimitedText.isNamedSo(file) && DelimitedText.hasPairs(file)) {
+            BilingualDocument table = DelimitedText.read(file, languages.sourceLanguage(), languages.targetLanguage());
+            add(table, file.name(), memory, progress);
+            return table.problems();
+        }
+        if (formats.isMemory(file)) {
+            return addMemory(file, formats, memory, progress);
+        }
+        BilingualFile read = formats.open(file, progress);
+        if (read instanceof DocumentFile) {
+            throw new CannotProceedException(file.name(), "command.no-target-to-check");
+        }
+        add(read.document(), file.name(), memory, progress);
+        return read.document().problems();
     }
 
     /** Adds every translation of a memory's file, of any size; what is odd about the file is handed back. */

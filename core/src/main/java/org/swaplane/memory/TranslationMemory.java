@@ -123,7 +123,22 @@ public final class TranslationMemory implements AutoCloseable {
 
     /** Adds a unit, in place of the same pair of texts. */
     public void add(MemoryUnit unit) throws IOException {
-        writer.updateDocument(new Term(MemoryFields.ID, unit.id()), MemoryFields.document(unit));
+        writer.updateDocument(new Term(MemoryFields.ID, unit.id()), MemoryFields.document(unit, unit.id(), ""));
+    }
+
+    /** Adds what somebody holds under an id of his own, in place of what he held under it; the same pair may be there of others. */
+    public void put(String holder, String id, MemoryUnit unit) throws IOException {
+        writer.updateDocument(new Term(MemoryFields.ID, id), MemoryFields.document(unit, id, holder));
+    }
+
+    /** Takes out all that somebody holds. */
+    public void removeAll(String holder) throws IOException {
+        writer.deleteDocuments(new Term(MemoryFields.HOLDER, holder));
+    }
+
+    /** Takes out everything. */
+    public void clear() throws IOException {
+        writer.deleteAll();
     }
 
     /** Takes a unit out. */

@@ -76,8 +76,8 @@ public final class WordAnalysis {
         }
     }
 
-    public WordAnalysis(List<TranslationMemory> memories) {
-        this.memories = new MemorySearch(List.copyOf(memories), LEAST);
+    public WordAnalysis(List<MemoryUse> memories) {
+        this.memories = new MemorySearch(memories, LEAST);
     }
 
     /** Counts the next file; what repeats in it from earlier ones is a repetition across files. */

@@ -215,8 +215,8 @@ class TranslationMemoryTest {
                 unit("d", "A longer sentence there", ""),
                 unit("e", "One", "Schon da"));
         try (TranslationMemory memory = memoryOf(known)) {
-            Filling.Outcome outcome =
-                    new Filling(List.of(memory), 80, Filling.Over.EMPTY).of(open.document(), Progress.NONE);
+            Filling.Outcome outcome = new Filling(MemoryUse.of(List.of(memory)), 80, Filling.Over.EMPTY)
+                    .of(open.document(), Progress.NONE);
 
             assertThat(outcome.filled())
                     .containsEntry(MemoryMatch.Kind.CONTEXT, 2)
@@ -250,7 +250,7 @@ class TranslationMemoryTest {
         BilingualDocument second = file(unit("z", "Nothing like it", ""), unit("y", "Nothing like it", ""))
                 .document();
         try (TranslationMemory memory = memoryOf(known)) {
-            WordAnalysis analysis = new WordAnalysis(List.of(memory));
+            WordAnalysis analysis = new WordAnalysis(MemoryUse.of(List.of(memory)));
             var one = analysis.next(first, Progress.NONE);
             var two = analysis.next(second, Progress.NONE);
 

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -76,6 +77,12 @@ public final class DelimitedText {
                 segments,
                 problems,
                 List.of());
+    }
+
+    /** Whether a file is called a table. */
+    public static boolean isNamedSo(Source source) {
+        String name = source.name().toLowerCase(Locale.ROOT);
+        return name.endsWith(".csv") || name.endsWith(".tsv");
     }
 
     /** Whether the first row says that source and target stand side by side, or there is room for nothing else. */

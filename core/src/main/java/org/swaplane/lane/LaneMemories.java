@@ -1,0 +1,330 @@
+package org.swaplane.lane;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import org.swaplane.document.Segment;
+import org.swaplane.document.State;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.Source;
+import org.swaplane.memory.MemoryMatch;
+import org.swaplane.memory.MemorySearch;
+import org.swaplane.memory.MemoryTransfer;
+import org.swaplane.memory.MemoryUnit;
+import org.swaplane.memory.MemoryUse;
+import org.swaplane.memory.Provenance;
+import org.swaplane.memory.TranslationMemory;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+import org.swaplane.wording.Phrase;
+
+/**
+ * The memories that a lane looks things up in: what was reviewed in it, which grows and shrinks by the journal's steps; what was imported
+ * into it; and shared ones, each with a penalty. They are opened when they are first asked for, and written on a thread of their own.
+ */
+public final class LaneMemories implements LaneListener {
+    private static final String SHARED = "memories";
+    private static final String REVIEWED = "reviewed";
+    private static final String IMPORTED = "imported";
+    /** While the lane is open; one that was killed has it still, and what was reviewed is gathered again. */
+    private static final String OPEN = "open";
+
+    private final Lane lane;
+    private final Path folder;
+    private final ExecutorService work = Executors.newSingleThreadExecutor(task -> {
+        Thread thread = new Thread(task, "memories");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final Map<String, TranslationMemory> opened = new LinkedHashMap<>();
+    private volatile boolean following;
+    private volatile Consumer<Exception> failed = failure -> {};
+
+    /**
+     * A memory as people are told of it.
+     *
+     * @param shared whether it lies outside the lane
+     * @param languages units by pair of languages
+     */
+    public record Entry(String name, Path folder, boolean shared, int penalty, Map<String, Integer> languages) {
+        public int units() {
+            return languages.values().stream().mapToInt(Integer::intValue).sum();
+        }
+    }
+
+    LaneMemories(Lane lane, Path folder) {
+        this.lane = lane;
+        this.folder = folder;
+    }
+
+    /** Told of what goes wrong while the lane goes on. */
+    public void onFailure(Consumer<Exception> listener) {
+        failed = listener;
+    }
+
+    /** Gathers what was reviewed where that is not up to date; from now on it follows. */
+    public void begin() {
+        if (lane.isReadOnly()) {
+            return;
+        }
+        following = true;
+        work.execute(() -> {
+            try {
+                TranslationMemory reviewed = own(REVIEWED);
+                if (!reviewed.mark().equals(lane.stepsSoFar())) {
+                    reviewed.clear();
+                    for (Track track : lane.tracks()) {
+                        if (track.summary().counts().reviewedWords() > 0) {
+                            gather(track.now(), reviewed);
+                        }
+                    }
+                }
+                reviewed.commit(OPEN);
+            } catch (IOException | RuntimeException e) {
+                failed.accept(e);
+            }
+        });
+    }
+
+    @Override
+    public void stepped(TrackSnapshot now, Step step) {
+        follow(() -> {
+            TranslationMemory reviewed = own(REVIEWED);
+            for (int index : step.positions(now)) {
+                keep(now, index, reviewed);
+            }
+            reviewed.commit(OPEN);
+        });
+    }
+
+    @Override
+    public void reread(TrackSnapshot now) {
+        follow(() -> {
+            TranslationMemory reviewed = own(REVIEWED);
+            gather(now, reviewed);
+            reviewed.commit(OPEN);
+        });
+    }
+
+    /** What somebody does with the memories, on their thread. */
+    private interface Work {
+        void run() throws IOException;
+    }
+
+    private void follow(Work todo) {
+        if (!following || work.isShutdown()) {
+            return;
+        }
+        work.execute(() -> {
+            try {
+                todo.run();
+            } catch (IOException | RuntimeException e) {
+                failed.accept(e);
+            }
+        });
+    }
+
+    private static void gather(TrackSnapshot now, TranslationMemory reviewed) throws IOException {
+        reviewed.removeAll(String.valueOf(now.track().id()));
+        for (int i = 0; i < now.size(); i++) {
+            if (now.state(i).compareTo(State.REVIEWED) >= 0) {
+                keep(now, i, reviewed);
+            }
+        }
+    }
+
+    /** A reviewed segment is held, any other one is not. */
+    private static void keep(TrackSnapshot now, int index, TranslationMemory reviewed) throws IOException {
+        Segment segment = now.segment(index);
+        String holder = String.valueOf(now.track().id());
+        String id = holder + '/' + segment.key();
+        boolean holds = now.state(index).compareTo(State.REVIEWED) >= 0
+                && !now.target(index).isEmpty()
+                && !segment.source().isEmpty();
+        if (holds) {
+            reviewed.put(
+                    holder,
+                    id,
+                    new MemoryUnit(
+                            now.sourceLanguage(index),
+                            now.targetLanguage(index),
+                            segment.source(),
+                            now.target(index),
+                            MemoryTransfer.context(now.document().segments(), index, segment.key()),
+                            Provenance.of(now.name())));
+        } else {
+            reviewed.remove(id);
+        }
+    }
+
+    private synchronized TranslationMemory own(String name) throws IOException {
+        Path path = folder.resolve(name);
+        TranslationMemory there = opened.get(name);
+        if (there == null) {
+            there = lane.isReadOnly() ? TranslationMemory.open(path) : TranslationMemory.openForWriting(path);
+            opened.put(name, there);
+        }
+        return there;
+    }
+
+    private synchronized TranslationMemory shared(Path path) throws IOException {
+        TranslationMemory there = opened.get(path.toString());
+        if (there == null) {
+            there = TranslationMemory.open(path);
+            opened.put(path.toString(), there);
+        }
+        there.refresh();
+        return there;
+    }
+
+    /** All that there are: what was reviewed here first, then imported, then shared in their order. */
+    public List<MemoryUse> uses() throws IOException {
+        List<MemoryUse> uses = new ArrayList<>();
+        for (String name : List.of(REVIEWED, IMPORTED)) {
+            if (Files.isDirectory(folder.resolve(name))) {
+                uses.add(new MemoryUse(own(name), 0));
+            }
+        }
+        for (Shared each : sharedOnes()) {
+            if (Files.isDirectory(each.folder())) {
+                uses.add(new MemoryUse(shared(each.folder()), each.penalty()));
+            }
+        }
+        return uses;
+    }
+
+    public MemorySearch search(int least) throws IOException {
+        return new MemorySearch(uses(), least);
+    }
+
+    /** What is known for a segment; what the segment itself brought in is not. */
+    public List<MemoryMatch> lookup(TrackSnapshot now, int index, int least, int top) throws IOException {
+        Segment segment = now.segment(index);
+        return search(least)
+                .lookup(
+                        now.sourceLanguage(index),
+                        now.targetLanguage(index),
+                        segment.source(),
+                        MemoryTransfer.context(now.document().segments(), index, segment.key()),
+                        top + 1)
+                .stream()
+                .filter(match -> !(match.unit().context().key().equals(segment.key())
+                        && match.unit().origin().equals(now.name())
+                        && match.unit().target().sameAs(now.target(index))))
+                .limit(top)
+                .toList();
+    }
+
+    public List<Entry> entries() throws IOException {
+        List<Entry> entries = new ArrayList<>();
+        for (String name : List.of(REVIEWED, IMPORTED)) {
+            if (Files.isDirectory(folder.resolve(name))) {
+                TranslationMemory own = own(name);
+                entries.add(new Entry(name, own.folder(), false, 0, own.languages()));
+            }
+        }
+        for (Shared each : sharedOnes()) {
+            Map<String, Integer> languages =
+                    Files.isDirectory(each.folder()) ? shared(each.folder()).languages() : Map.of();
+            String name = each.folder().getFileName().toString();
+            entries.add(new Entry(name, each.folder(), true, each.penalty(), languages));
+        }
+        return entries;
+    }
+
+    /** Adds the translations of files to the lane's own memory; returns how many units it has more. A file that cannot be read adds nothing. */
+    public synchronized int take(List<Source> files, Progress progress) throws IOException {
+        TranslationMemory imported = own(IMPORTED);
+        List<String> targets = lane.settings().targetLanguages();
+        FileOptions languages = FileOptions.ofLanguages(
+                lane.settings().detail(LaneDetail.SOURCE_LANGUAGE), targets.isEmpty() ? "" : targets.get(0));
+        int before = imported.size();
+        try {
+            for (Source file : files) {
+                MemoryTransfer.take(file, lane.formats(), languages, imported, progress);
+                imported.commit();
+            }
+        } catch (IOException | RuntimeException e) {
+            imported.discard();
+            opened.remove(IMPORTED);
+            imported.close();
+            throw e;
+        }
+        return imported.size() - before;
+    }
+
+    /** A memory outside the lane that is looked things up in, too. */
+    public void share(Path memory, int penalty) throws IOException {
+        TranslationMemory.open(memory).close();
+        List<Shared> all = new ArrayList<>(sharedOnes());
+        Path path = memory.toAbsolutePath().normalize();
+        all.removeIf(each -> each.folder().equals(path));
+        all.add(new Shared(path, penalty));
+        keep(all);
+    }
+
+    public void unshare(Path memory) {
+        List<Shared> all = new ArrayList<>(sharedOnes());
+        all.removeIf(each -> each.folder().equals(memory));
+        keep(all);
+    }
+
+    private record Shared(Path folder, int penalty) {}
+
+    private List<Shared> sharedOnes() {
+        return lane.settings()
+                .get(SHARED)
+                .orElse("")
+                .lines()
+                .map(line -> line.split("\t", 2))
+                .filter(parts -> parts.length == 2)
+                .map(parts -> new Shared(Path.of(parts[1]), Integer.parseInt(parts[0])))
+                .toList();
+    }
+
+    private void keep(List<Shared> all) {
+        StringBuilder written = new StringBuilder();
+        all.forEach(each -> written.append(each.penalty())
+                .append('\t')
+                .append(each.folder())
+                .append('\n'));
+        LaneWriter.await(lane.settings().set(SHARED, written.toString()));
+    }
+
+    /** Waits until all that was done so far is taken up. */
+    void settle() throws InterruptedException, ExecutionException {
+        work.submit(() -> {}).get();
+    }
+
+    /** After the lane's last step. */
+    void close() {
+        work.shutdown();
+        try {
+            boolean done = work.awaitTermination(1, TimeUnit.MINUTES);
+            synchronized (this) {
+                for (Map.Entry<String, TranslationMemory> each : opened.entrySet()) {
+                    if (done && following && each.getKey().equals(REVIEWED)) {
+                        each.getValue().commit(lane.stepsSoFar());
+                    }
+                    each.getValue().close();
+                }
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        } catch (IOException e) {
+            throw new CannotProceedException(
+                    new CannotProceedException.Place(folder.toString(), 0, 0),
+                    Phrase.of("problem.memory-unwritten", e.getMessage()),
+                    e);
+        }
+    }
+}

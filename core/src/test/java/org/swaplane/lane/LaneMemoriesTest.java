@@ -1,0 +1,136 @@
+package org.swaplane.lane;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.content.Content;
+import org.swaplane.document.State;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Source;
+import org.swaplane.memory.MemoryMatch;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+class LaneMemoriesTest {
+    @TempDir
+    Path folder;
+
+    private Lane lane;
+    private Track track;
+
+    @BeforeEach
+    void takeIn() throws IOException {
+        lane = Lane.create(folder.resolve("lane"), "Spring", FormatRegistry.ofInstalled(), Clock.systemUTC());
+        track = take("a.properties", "a=Dogs travel free.\nb=The ferry leaves at 9:00.\nc=Dogs travel free.\n");
+        lane.memories().begin();
+    }
+
+    @AfterEach
+    void close() {
+        lane.close();
+    }
+
+    private Track take(String name, String text) throws IOException {
+        return lane.trackStore()
+                .takeIn(
+                        Source.of(name, text.getBytes(StandardCharsets.UTF_8)),
+                        FileOptions.ofLanguages("en-GB", "de-DE"),
+                        Progress.NONE);
+    }
+
+    private void put(int index, String target, State state) {
+        EditRequest request = EditRequest.of(
+                track.now(), StepKind.TYPED, "Mara", Map.of(index, new Value(Content.of(target), state)));
+        LaneWriter.await(lane.writer().edit(request));
+    }
+
+    /** What is known for a text elsewhere, when all that was done has been taken up. */
+    private List<String> known(String text) throws Exception {
+        reopen();
+        lane.memories().settle();
+        return lane
+                .memories()
+                .search(70)
+                .lookup("en-GB", "de-DE", Content.of(text), org.swaplane.memory.MemoryUnit.Context.UNKNOWN, 5)
+                .stream()
+                .map(match -> match.score() + " " + match.unit().targetWritten())
+                .toList();
+    }
+
+    private void reopen() throws IOException {
+        lane.close();
+        lane = Lane.open(folder.resolve("lane"), FormatRegistry.ofInstalled(), Clock.systemUTC());
+        track = lane.tracks().get(0);
+        lane.memories().begin();
+    }
+
+    @Test
+    void whatIsReviewedIsKnownAndWhatIsOpenedAgainIsNot() throws Exception {
+        put(0, "Hunde reisen frei.", State.TRANSLATED);
+        assertThat(known("Dogs travel free.")).isEmpty();
+
+        put(0, "Hunde reisen frei.", State.REVIEWED);
+        put(2, "Hunde reisen frei.", State.REVIEWED);
+        assertThat(known("Dogs travel free.")).containsExactly("100 Hunde reisen frei.");
+
+        put(0, "Hunde fahren frei.", State.TRANSLATED);
+        assertThat(known("Dogs travel free.")).containsExactly("100 Hunde reisen frei.");
+        put(2, "Hunde reisen frei.", State.TRANSLATED);
+        assertThat(known("Dogs travel free.")).isEmpty();
+    }
+
+    @Test
+    void aStepThatIsTakenBackTakesBackWhatWasLearnt() throws Exception {
+        put(0, "Hunde reisen frei.", State.REVIEWED);
+        LaneWriter.await(lane.writer().undo(track));
+
+        assertThat(known("Dogs travel free.")).isEmpty();
+    }
+
+    @Test
+    void whatAProgramThatDiedHadNotTakenUpIsGatheredWhenTheLaneIsOpened() throws Exception {
+        lane.close();
+        lane = Lane.open(folder.resolve("lane"), FormatRegistry.ofInstalled(), Clock.systemUTC());
+        track = lane.tracks().get(0);
+        // Nobody follows, as after a kill between the step and the memory.
+        put(0, "Hunde reisen frei.", State.REVIEWED);
+
+        assertThat(known("Dogs travel free.")).containsExactly("100 Hunde reisen frei.");
+    }
+
+    @Test
+    void aSegmentDoesNotOfferItsOwnTranslation() throws Exception {
+        put(0, "Hunde reisen frei.", State.REVIEWED);
+        lane.memories().settle();
+
+        assertThat(lane.memories().lookup(track.now(), 0, 70, 5)).isEmpty();
+        assertThat(lane.memories().lookup(track.now(), 2, 70, 5))
+                .extracting(MemoryMatch::score)
+                .containsExactly(100);
+    }
+
+    @Test
+    void aFileThatCannotBeReadAddsNothing() throws Exception {
+        Source tmx = Source.of(
+                "m.tmx",
+                ("<tmx version=\"1.4\"><header srclang=\"en-GB\"/><body><tu creationid=\"jo\"><prop type=\"x\">y</prop>"
+                                + "<tuv xml:lang=\"en-GB\"><seg>Pier 3</seg></tuv><tuv xml:lang=\"de-DE\"><seg>Anleger 3</seg></tuv></tu>")
+                        .getBytes(StandardCharsets.UTF_8));
+
+        assertThatThrownBy(() -> lane.memories().take(List.of(tmx), Progress.NONE))
+                .isInstanceOf(CannotProceedException.class);
+        assertThat(lane.memories().take(List.of(), Progress.NONE)).isZero();
+        assertThat(known("Pier 3")).isEmpty();
+    }
+}
