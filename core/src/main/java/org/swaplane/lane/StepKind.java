@@ -10,6 +10,8 @@ public enum StepKind {
     COPIED,
     PROPAGATED,
     PROPOSED,
+    /** Before the work, from memories. */
+    FILLED,
     LOCKED,
     UNLOCKED,
     /** Segments were joined or split. */

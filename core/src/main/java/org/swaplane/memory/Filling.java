@@ -6,6 +6,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import org.swaplane.content.Content;
 import org.swaplane.content.Retagging;
 import org.swaplane.document.BilingualDocument;
@@ -40,10 +42,14 @@ public final class Filling {
     /**
      * What would be written.
      *
+     * @param inContext segments that are filled from their very context
      * @param filled targets by the kind of their match; proposals are not among them
      */
     public record Outcome(
-            List<SegmentEdit> edits, Map<MemoryMatch.Kind, Integer> filled, Map<Skipped, Integer> skipped) {}
+            List<SegmentEdit> edits,
+            Set<Integer> inContext,
+            Map<MemoryMatch.Kind, Integer> filled,
+            Map<Skipped, Integer> skipped) {}
 
     /**
      * Fills from several memories, the first first.
@@ -57,6 +63,7 @@ public final class Filling {
 
     public Outcome of(BilingualDocument document, Progress progress) throws IOException {
         List<SegmentEdit> edits = new ArrayList<>();
+        Set<Integer> inContext = new TreeSet<>();
         Map<MemoryMatch.Kind, Integer> filled = new EnumMap<>(MemoryMatch.Kind.class);
         Map<Skipped, Integer> skipped = new EnumMap<>(Skipped.class);
         for (Skipped each : Skipped.values()) {
@@ -72,6 +79,9 @@ public final class Filling {
             if (reason.isEmpty()) {
                 Optional<MemoryMatch> match = memories.best(document, i);
                 edit = match.flatMap(found -> edit(found, segment, filled));
+                if (edit.isPresent() && match.get().kind() == MemoryMatch.Kind.CONTEXT) {
+                    inContext.add(i);
+                }
                 reason = edit.isEmpty() ? Optional.of(Skipped.BELOW_MIN) : Optional.empty();
                 int index = i;
                 edit.ifPresent(made -> edits.add(
@@ -79,7 +89,7 @@ public final class Filling {
             }
             reason.ifPresent(each -> skipped.merge(each, 1, Integer::sum));
         }
-        return new Outcome(edits, filled, skipped);
+        return new Outcome(edits, inContext, filled, skipped);
     }
 
     private Optional<Skipped> reason(Segment segment) {

@@ -7,6 +7,7 @@ import org.swaplane.desktop.compare.CompareView;
 import org.swaplane.desktop.dryrun.DryRunView;
 import org.swaplane.desktop.exchange.ExchangeView;
 import org.swaplane.desktop.lanesettings.LaneSettingsView;
+import org.swaplane.desktop.references.ReferencesView;
 import org.swaplane.desktop.release.ReleaseView;
 import org.swaplane.desktop.review.ReviewView;
 import org.swaplane.desktop.shell.ViewDescriptor;
@@ -21,6 +22,7 @@ final class Views {
             ChecksView.DESCRIPTOR,
             ReleaseView.DESCRIPTOR,
             CompareView.DESCRIPTOR,
+            ReferencesView.DESCRIPTOR,
             LaneSettingsView.DESCRIPTOR);
 
     private Views() {}

@@ -63,6 +63,7 @@ public final class ReviewView implements View {
     private double detailsAt = 0.76;
     private final ToggleButton read = new ToggleButton(Strings.text("reading.toggle"));
     private final FileOpener opener;
+    private static final int MATCH_KEYS = 5;
     private static final String FILTERED = "review.filter";
     /** The history is read from the lane; while somebody types or leafs through, it can wait. */
     private static final Duration LEAFING = Duration.millis(120);
@@ -233,6 +234,12 @@ public final class ReviewView implements View {
         commands.add("special-character", "Alt+I", here, bench::openCharacters);
         commands.add("copy-source", "Alt+C", here, model::copySource);
         commands.add("take-proposal", "Alt+P", here, () -> model.takeProposal(0));
+        for (int i = 0; i < MATCH_KEYS; i++) {
+            int number = i;
+            commands.add("take-match-" + (i + 1), "Alt+Shift+" + (i + 1), here, () -> side.matches()
+                    .take(number));
+        }
+        commands.add("search-known", "Alt+M", here, this::searchKnown);
         commands.add("lock", "Alt+L", here, model::toggleLock);
         commands.add("clear-source-copies", "", here, () -> clearPrefilled(true));
         commands.add("propagate", "Alt+G", here, this::propagate);
@@ -268,6 +275,14 @@ public final class ReviewView implements View {
     private void propagate() {
         int count = session.editing().propagate(session.currentProperty().get());
         session.notify(Notification.Tone.DONE, Strings.text("review.propagated", count));
+    }
+
+    /** What is selected in the editor, else the source, is looked for in all that is known. */
+    private void searchKnown() {
+        String selected = bench.editor().getSelectedText().replace("\uFFFC", "").strip();
+        session.soughtProperty().set("");
+        session.viewProperty().set(ViewId.REFERENCES);
+        session.soughtProperty().set(selected);
     }
 
     private void insertTag() {

@@ -32,6 +32,7 @@ import org.swaplane.lane.TrackSnapshot;
 final class SegmentSide extends ScrollPane {
     private final LaneSession session;
     private final CutPanel cut;
+    private final MatchesPane matches;
     private final VBox content = Controls.styled(new VBox(), "side");
     private final VBox history = Controls.styled(new VBox(), "column");
     private Shown shown;
@@ -43,12 +44,17 @@ final class SegmentSide extends ScrollPane {
     SegmentSide(LaneSession session) {
         this.session = session;
         this.cut = new CutPanel(session);
+        this.matches = new MatchesPane(session);
         setContent(content);
         setFitToWidth(true);
         setId("segment-side");
         getStyleClass().add("side-scroll");
         setPrefWidth(264);
         setMinWidth(200);
+    }
+
+    MatchesPane matches() {
+        return matches;
     }
 
     CutPanel cut() {
@@ -80,6 +86,7 @@ final class SegmentSide extends ScrollPane {
             shown = now;
             fill(track, now);
         }
+        matches.show(track, index);
         readHistory(now);
     }
 
@@ -100,6 +107,7 @@ final class SegmentSide extends ScrollPane {
         TextLanguage language = TextLanguage.of(
                 session.snapshot().targetLanguage(index),
                 session.directions(index).target());
+        add(matches);
         showProposals(index, segment, language);
         add(Controls.heading("side.notes"));
         boolean any = false;

@@ -98,7 +98,7 @@ public final class Editing {
         return session.snapshot();
     }
 
-    private String person() {
+    String person() {
         return session.lane().settings().person();
     }
 

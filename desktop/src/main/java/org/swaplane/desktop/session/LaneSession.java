@@ -17,6 +17,8 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.Directions;
 import org.swaplane.lane.Lane;
@@ -47,6 +49,8 @@ public final class LaneSession {
     private final Set<Topic> changed = EnumSet.noneOf(Topic.class);
     private final Editing editing;
     private final SourceUpdates sourceUpdates;
+    private final Memories memories;
+    private final StringProperty sought = new SimpleStringProperty("");
     private Optional<List<Integer>> listed = Optional.empty();
     private final Intakes intakes;
     private final Exchange exchange;
@@ -85,6 +89,7 @@ public final class LaneSession {
         this.background = new Background(this.window, this::failed);
         this.editing = new Editing(this, this.window);
         this.sourceUpdates = new SourceUpdates(this);
+        this.memories = new Memories(this);
         this.intakes = new Intakes(this, person);
         this.exchange = new Exchange(this);
         this.dryRuns = new DryRuns(this);
@@ -218,6 +223,15 @@ public final class LaneSession {
     }
 
     /** Versions of sources that are compared. */
+    /** Words that somebody selected to be searched for in all that is known. */
+    public StringProperty soughtProperty() {
+        return sought;
+    }
+
+    public Memories memories() {
+        return memories;
+    }
+
     public SourceUpdates sourceUpdates() {
         return sourceUpdates;
     }

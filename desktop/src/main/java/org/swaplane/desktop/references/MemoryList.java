@@ -1,0 +1,105 @@
+package org.swaplane.desktop.references;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.control.Button;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.FilePicker;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Controls;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.lane.LaneMemories;
+
+/** The memories that the lane looks things up in, with how much is in them; files come in here and go out. */
+final class MemoryList extends VBox {
+    private static final double HEIGHT = 96;
+    private static final int SHARED_PENALTY = 0;
+
+    private final LaneSession session;
+    private final FilePicker picker;
+    private final ListView<LaneMemories.Entry> list = new ListView<>();
+    private final Button export;
+    private final Button remove;
+
+    MemoryList(LaneSession session, FilePicker picker) {
+        this.session = session;
+        this.picker = picker;
+        getStyleClass().add("card");
+        list.setId("memories");
+        list.setAccessibleText(Strings.text("memories.title"));
+        list.setPrefHeight(HEIGHT);
+        list.setPlaceholder(Controls.quiet(Strings.text("memories.none")));
+        list.setCellFactory(any -> new EntryCell());
+        list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showCommands());
+        export = Controls.button("memory-export", "memories.export", this::export);
+        remove = Controls.button("memory-remove", "memories.remove", this::remove);
+        getChildren()
+                .addAll(
+                        Controls.heading("memories.title"),
+                        list,
+                        Controls.wrapped(
+                                Controls.button("memory-import", "memories.import", this::add),
+                                Controls.button("memory-share", "memories.share", this::share),
+                                export,
+                                remove));
+        showCommands();
+    }
+
+    private void showCommands() {
+        LaneMemories.Entry chosen = list.getSelectionModel().getSelectedItem();
+        export.setDisable(chosen == null);
+        remove.setDisable(chosen == null || !chosen.shared());
+    }
+
+    void refresh() {
+        session.memories().entries(entries -> {
+            if (!list.getItems().equals(entries)) {
+                list.getItems().setAll(entries);
+            }
+        });
+    }
+
+    void add() {
+        List<Path> files = picker.chooseFiles();
+        if (!files.isEmpty()) {
+            session.memories().take(files, this::refresh);
+        }
+    }
+
+    private void share() {
+        picker.chooseFolder().ifPresent(folder -> session.memories().share(folder, SHARED_PENALTY, this::refresh));
+    }
+
+    private void remove() {
+        Optional.ofNullable(list.getSelectionModel().getSelectedItem())
+                .ifPresent(entry -> session.memories().unshare(entry.folder(), this::refresh));
+    }
+
+    private void export() {
+        LaneMemories.Entry chosen = list.getSelectionModel().getSelectedItem();
+        if (chosen != null) {
+            picker.chooseTarget(chosen.name() + ".tmx")
+                    .ifPresent(file -> session.memories().export(chosen, file));
+        }
+    }
+
+    private static final class EntryCell extends ListCell<LaneMemories.Entry> {
+        @Override
+        protected void updateItem(LaneMemories.Entry entry, boolean empty) {
+            super.updateItem(entry, empty);
+            setText(empty || entry == null ? null : words(entry));
+        }
+
+        private static String words(LaneMemories.Entry entry) {
+            String name = entry.shared() ? entry.name() : Strings.text("memories.own." + entry.name());
+            String languages = entry.languages().keySet().stream()
+                    .map(pair -> pair.replace(">", " → "))
+                    .collect(Collectors.joining(", "));
+            return Strings.text("memories.entry", name, entry.units()) + (languages.isEmpty() ? "" : " · " + languages);
+        }
+    }
+}

@@ -1,0 +1,141 @@
+package org.swaplane.desktop.references;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.function.BooleanSupplier;
+import javafx.scene.Parent;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.Memories;
+import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.shell.CommandMenu;
+import org.swaplane.desktop.shell.Commands;
+import org.swaplane.desktop.shell.View;
+import org.swaplane.desktop.shell.ViewContext;
+import org.swaplane.desktop.shell.ViewDescriptor;
+import org.swaplane.desktop.text.Choice;
+import org.swaplane.desktop.text.Controls;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.memory.MemoryUnit;
+
+/** What is known: search in all memories, the memories themselves, filling from them, words by band. */
+public final class ReferencesView implements View {
+    public static final ViewDescriptor DESCRIPTOR =
+            new ViewDescriptor(ViewId.REFERENCES, session -> 0, ReferencesView::new);
+
+    private static final double SIDE = 340;
+
+    private final LaneSession session;
+    private final TextField words = new TextField();
+    private final ComboBox<Side> side = Choice.of(
+            "find-side",
+            List.of(Side.values()),
+            each -> Strings.text("references.in." + each.name().toLowerCase(Locale.ROOT)));
+    private final Label count = Controls.quiet("");
+    private final WordHits hits = new WordHits();
+    private final ListView<MemoryUnit> found = new ListView<>();
+    private final MemoryList memories;
+    private final FillForm fill;
+    private final AnalysisPane analysis;
+    private final CommandMenu menu = new CommandMenu();
+    private final VBox node;
+
+    private enum Side {
+        SOURCE,
+        TARGET
+    }
+
+    private ReferencesView(ViewContext context) {
+        this.session = context.session();
+        memories = new MemoryList(session, context.picker());
+        fill = new FillForm(session);
+        analysis = new AnalysisPane(session, context.picker());
+        words.setId("find-words");
+        words.setPromptText(Strings.text("references.words"));
+        words.setAccessibleText(Strings.text("references.words"));
+        words.setOnAction(event -> find());
+        HBox.setHgrow(words, Priority.ALWAYS);
+        side.setAccessibleText(Strings.text("references.side"));
+        side.setOnAction(event -> find());
+        found.setId("found-units");
+        found.setAccessibleText(Strings.text("references.found-list"));
+        found.setPlaceholder(Controls.quiet(Strings.text("references.hint")));
+        found.setCellFactory(list -> new FoundCell(found, hits));
+        VBox.setVgrow(found, Priority.ALWAYS);
+        VBox left = Controls.column(
+                Controls.row(words, side, Controls.button("find", "references.find", this::find)), count, found);
+        HBox.setHgrow(left, Priority.ALWAYS);
+        ScrollPane right = new ScrollPane(Controls.column(memories, fill));
+        right.setFitToWidth(true);
+        right.setFocusTraversable(false);
+        right.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        right.setPrefWidth(SIDE);
+        right.setMinWidth(SIDE);
+        HBox body = Controls.styled(new HBox(left, right), "dry-run-split");
+        VBox.setVgrow(body, Priority.ALWAYS);
+        node = Controls.styled(
+                new VBox(Controls.row(Controls.title("view.references"), Controls.spacer(), menu), body, analysis),
+                "view");
+        Controls.showIf(count, false);
+        session.soughtProperty().addListener((property, before, now) -> seek(now));
+    }
+
+    /** Searches for what was selected elsewhere. */
+    private void seek(String text) {
+        if (!text.isBlank()) {
+            words.setText(text.strip());
+            find();
+        }
+    }
+
+    private void find() {
+        String wanted = words.getText().strip();
+        if (wanted.isEmpty()) {
+            return;
+        }
+        hits.search(wanted);
+        session.memories().find(wanted, side.getValue() == Side.TARGET, units -> {
+            found.setPlaceholder(Controls.quiet(Strings.text("references.nothing", wanted)));
+            found.getItems().setAll(units);
+            count.setText(
+                    units.size() < Memories.MOST_FOUND
+                            ? Strings.text("references.found", units.size())
+                            : Strings.text("references.found-first", units.size()));
+            Controls.showIf(count, !units.isEmpty());
+        });
+    }
+
+    @Override
+    public void addCommands(Commands commands) {
+        BooleanSupplier here = () -> session.viewProperty().get().equals(ViewId.REFERENCES);
+        BooleanSupplier withSegments = () -> here.getAsBoolean() && session.hasSegments();
+        commands.add("find-words", "Shortcut+F", here, words::requestFocus);
+        commands.add("import-memory", "Alt+O", here, memories::add);
+        commands.add("preview-fill", "Alt+P", withSegments, fill::preview);
+        commands.add("analyze-language", "Alt+A", withSegments, analysis::language);
+        menu.offer(commands.of(ViewId.REFERENCES.name()));
+    }
+
+    @Override
+    public Parent node() {
+        return node;
+    }
+
+    @Override
+    public void focus() {
+        words.requestFocus();
+    }
+
+    @Override
+    public void refresh() {
+        memories.refresh();
+        fill.refresh();
+    }
+}

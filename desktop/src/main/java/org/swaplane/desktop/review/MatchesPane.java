@@ -1,0 +1,126 @@
+package org.swaplane.desktop.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.VBox;
+import org.swaplane.compare.TextDifference;
+import org.swaplane.content.Content;
+import org.swaplane.content.TagNotation;
+import org.swaplane.content.TagNumbers;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.session.Memories;
+import org.swaplane.desktop.text.ContentFlow;
+import org.swaplane.desktop.text.Controls;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.text.TextLanguage;
+import org.swaplane.document.Segment;
+import org.swaplane.lane.TrackSnapshot;
+import org.swaplane.memory.MemoryMatch;
+import org.swaplane.memory.Provenance;
+
+/** What the memories know for the segment in hand, best first: score, what differs in the source, and the translation to take. */
+final class MatchesPane extends VBox {
+    private final LaneSession session;
+    private int index = -1;
+    private Content source = Content.EMPTY;
+    private List<Memories.Offer> offers = List.of();
+
+    MatchesPane(LaneSession session) {
+        this.session = session;
+        getStyleClass().add("column");
+        setId("matches");
+    }
+
+    /** Looks up what is known for a segment; what was shown for another one goes at once. */
+    void show(TrackSnapshot track, int segment) {
+        if (segment != index || !track.segment(segment).source().equals(source)) {
+            getChildren().clear();
+            offers = List.of();
+        }
+        index = segment;
+        source = track.segment(segment).source();
+        session.memories().lookup(track, segment, found -> {
+            if (segment == index && track.track() == session.track()) {
+                fill(track.segment(segment), found);
+            }
+        });
+    }
+
+    private void fill(Segment segment, List<Memories.Offer> found) {
+        if (found.equals(offers) && !getChildren().isEmpty()) {
+            return;
+        }
+        offers = found;
+        List<Node> nodes = new ArrayList<>();
+        nodes.add(Controls.heading("side.matches"));
+        if (found.isEmpty()) {
+            nodes.add(Controls.quiet(Strings.text("side.no-matches")));
+        }
+        TextLanguage language = TextLanguage.of(
+                session.snapshot().targetLanguage(index),
+                session.directions(index).target());
+        for (int i = 0; i < found.size(); i++) {
+            nodes.add(entry(i, found.get(i), segment, language));
+        }
+        getChildren().setAll(nodes);
+    }
+
+    private VBox entry(int number, Memories.Offer offer, Segment segment, TextLanguage language) {
+        MemoryMatch match = offer.match();
+        VBox entry = Controls.styled(new VBox(Controls.quiet(caption(match))), "entry");
+        if (match.kind() == MemoryMatch.Kind.FUZZY) {
+            String then = match.unit().sourceWritten();
+            String now = TagNotation.write(segment.source(), segment.source());
+            ContentFlow before = new ContentFlow();
+            before.showWritten(
+                    match.unit().source(),
+                    then,
+                    TextDifference.between(then, now).before());
+            entry.getChildren().add(before);
+        }
+        ContentFlow target = new ContentFlow();
+        language.apply(target);
+        target.show(offer.target(), TagNumbers.of(segment.source()), List.of());
+        entry.getChildren().add(target);
+        if (offer.adapted()) {
+            entry.getChildren().add(Controls.quiet(Strings.text("side.match-adapted")));
+        }
+        if (!segment.locked()) {
+            Button take = Controls.button("take-match-" + (number + 1), "side.take-proposal", () -> take(number));
+            entry.getChildren().add(Controls.styled(take, "small"));
+        }
+        return entry;
+    }
+
+    private static String caption(MemoryMatch match) {
+        String kind = match.kind() == MemoryMatch.Kind.CONTEXT
+                ? Strings.text("match.context")
+                : Strings.text("side.proposal-score", match.score());
+        Provenance from = match.unit().provenance();
+        StringBuilder caption = new StringBuilder(kind);
+        List.of(
+                        from.origin(),
+                        from.changedBy(),
+                        from.changed().length() < 10 ? "" : from.changed().substring(0, 10))
+                .stream()
+                .filter(part -> !part.isEmpty())
+                .forEach(part -> caption.append(" · ").append(part));
+        for (Map.Entry<String, Integer> penalty : match.penalties().entrySet()) {
+            caption.append(" · ")
+                    .append(Strings.text(
+                            "match.penalty." + penalty.getKey().toLowerCase(Locale.ROOT), penalty.getValue()));
+        }
+        return caption.toString();
+    }
+
+    /** Makes the n-th match the target of the segment. */
+    void take(int number) {
+        if (number < offers.size() && index == session.currentProperty().get()) {
+            session.memories().take(index, offers.get(number));
+        }
+    }
+}
