@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.VBox;
@@ -24,6 +25,9 @@ import org.swaplane.memory.Provenance;
 
 /** What the memories know for the segment in hand, best first: score, what differs in the source, and the translation to take. */
 final class MatchesPane extends VBox {
+    /** Length of a date without its time. */
+    private static final int DATE = 10;
+
     private final LaneSession session;
     private int index = -1;
     private Content source = Content.EMPTY;
@@ -102,11 +106,9 @@ final class MatchesPane extends VBox {
                 : Strings.text("side.proposal-score", match.score());
         Provenance from = match.unit().provenance();
         StringBuilder caption = new StringBuilder(kind);
-        List.of(
-                        from.origin(),
-                        from.changedBy(),
-                        from.changed().length() < 10 ? "" : from.changed().substring(0, 10))
-                .stream()
+        String who = from.changedBy().isEmpty() ? from.createdBy() : from.changedBy();
+        String when = from.changed().isEmpty() ? from.created() : from.changed();
+        Stream.of(from.origin(), who, when.substring(0, Math.min(DATE, when.length())))
                 .filter(part -> !part.isEmpty())
                 .forEach(part -> caption.append(" · ").append(part));
         for (Map.Entry<String, Integer> penalty : match.penalties().entrySet()) {

@@ -63,7 +63,8 @@ public final class ReviewView implements View {
     private double detailsAt = 0.76;
     private final ToggleButton read = new ToggleButton(Strings.text("reading.toggle"));
     private final FileOpener opener;
-    private static final int MATCH_KEYS = 5;
+    private static final List<String> MATCHES =
+            List.of("take-match-1", "take-match-2", "take-match-3", "take-match-4", "take-match-5");
     private static final String FILTERED = "review.filter";
     /** The history is read from the lane; while somebody types or leafs through, it can wait. */
     private static final Duration LEAFING = Duration.millis(120);
@@ -234,9 +235,9 @@ public final class ReviewView implements View {
         commands.add("special-character", "Alt+I", here, bench::openCharacters);
         commands.add("copy-source", "Alt+C", here, model::copySource);
         commands.add("take-proposal", "Alt+P", here, () -> model.takeProposal(0));
-        for (int i = 0; i < MATCH_KEYS; i++) {
+        for (int i = 0; i < MATCHES.size(); i++) {
             int number = i;
-            commands.add("take-match-" + (i + 1), "Alt+Shift+" + (i + 1), here, () -> side.matches()
+            commands.add(MATCHES.get(i), "Alt+Shift+" + (i + 1), here, () -> side.matches()
                     .take(number));
         }
         commands.add("search-known", "Alt+M", here, this::searchKnown);

@@ -1,0 +1,122 @@
+package org.swaplane.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.IntStream;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.swaplane.desktop.session.ViewId;
+import org.swaplane.document.State;
+import org.swaplane.memory.MemoryUnit;
+
+/** What was translated before is found, taken and filled in, and what is reviewed is remembered. */
+class MemoryJourneyTest extends LaneWindow {
+    private Path memory() throws Exception {
+        return Files.writeString(
+                folder.resolve("client.tmx"),
+                "<tmx version=\"1.4\"><header srclang=\"en-GB\"/><body>"
+                        + unit(
+                                "The afternoon crossing departs at 13:30 from pier 2.",
+                                "Nachmittags geht es um 13:30 Uhr von Anleger 2.")
+                        + unit("Winter timetable", "Winterfahrplan")
+                        + "</body></tmx>");
+    }
+
+    private static String unit(String source, String target) {
+        return "<tu><tuv xml:lang=\"en-GB\"><seg>" + source + "</seg></tuv><tuv xml:lang=\"de-DE\"><seg>" + target
+                + "</seg></tuv></tu>";
+    }
+
+    private int segment(String source) {
+        return IntStream.range(0, now().size())
+                .filter(i -> now().segment(i).source().plainText().startsWith(source))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private void addMemory() throws Exception {
+        takeIn();
+        Path tmx = memory();
+        interact(() -> {
+            picked.clear();
+            picked.add(tmx);
+            session.viewProperty().set(ViewId.REFERENCES);
+        });
+        press("memory-import");
+        ListView<?> memories = lookup("#memories").queryListView();
+        waitUntil(() -> memories.getItems().size() == 2 && idle());
+    }
+
+    private void goTo(int segment) {
+        interact(() -> {
+            session.viewProperty().set(ViewId.REVIEW);
+            session.currentProperty().set(segment);
+        });
+        settle();
+    }
+
+    @Test
+    void aMatchIsTakenByItsKeyWithTheNumbersOfTheSegment() throws Exception {
+        addMemory();
+        int afternoon = segment("The afternoon");
+        goTo(afternoon);
+        waitUntil(() -> lookup("#take-match-1").tryQuery().isPresent());
+
+        push(KeyCode.ALT, KeyCode.SHIFT, KeyCode.DIGIT1);
+
+        assertThat(now().target(afternoon).plainText()).isEqualTo("Nachmittags geht es um 14:05 Uhr von Anleger 3.");
+        push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(now().target(afternoon).plainText()).contains("15:04");
+    }
+
+    @Test
+    void aFileIsFilledAsThePreviewSaidAndThatIsTakenBack() throws Exception {
+        addMemory();
+        int winter = segment("Winter timetable");
+        press("fill-preview");
+        waitUntil(() -> session.memories().planProperty().get() != null);
+        assertThat(lookup("#fill-outcome").queryAs(Labeled.class).getText()).contains("One segment", "1 exact");
+        assertThat(now().target(winter).isEmpty()).isTrue();
+
+        press("fill");
+        waitUntil(() -> !now().target(winter).isEmpty() && idle());
+
+        assertThat(now().target(winter).plainText()).isEqualTo("Winterfahrplan");
+        assertThat(now().state(winter)).isEqualTo(State.TRANSLATED);
+        interact(() -> session.editing().undo());
+        settle();
+        assertThat(now().target(winter).isEmpty()).isTrue();
+    }
+
+    @Test
+    void whatIsReviewedIsFoundAndWhatTheWordsAreIsCounted() throws Exception {
+        takeIn();
+        goTo(segment("The first ferry"));
+        push(KeyCode.CONTROL, KeyCode.ENTER);
+
+        interact(() -> {
+            session.viewProperty().set(ViewId.REFERENCES);
+            lookup("#find-words").queryAs(TextField.class).setText("ferry first");
+        });
+        ListView<MemoryUnit> found = lookup("#found-units").queryListView();
+        waitUntil(() -> {
+            interact(() -> lookup("#find").queryButton().fire());
+            settle();
+            return idle() && !found.getItems().isEmpty();
+        });
+        assertThat(List.copyOf(found.getItems()))
+                .extracting(unit -> unit.source().plainText())
+                .containsExactly("The first ferry leaves Gullwick at 06:40.");
+
+        TableView<?> words = lookup("#analysis").queryTableView();
+        press("analyze-language");
+        waitUntil(() -> words.getItems().size() == 2);
+    }
+}
