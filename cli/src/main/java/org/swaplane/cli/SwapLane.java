@@ -35,7 +35,8 @@ import picocli.CommandLine.ScopeType;
             UpdateCommand.class,
             MemoryCommand.class,
             FillCommand.class,
-            AnalyzeCommand.class
+            AnalyzeCommand.class,
+            AlignCommand.class
         })
 public final class SwapLane implements Runnable {
     @Option(names = "--debug", scope = ScopeType.INHERIT, description = "On failure, print the trace.")

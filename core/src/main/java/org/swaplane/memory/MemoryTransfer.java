@@ -141,19 +141,31 @@ public final class MemoryTransfer {
     /** Writes all units as TMX 1.4b, one after the other. */
     public static void write(TranslationMemory memory, OutputStream out) throws IOException {
         try (NewTmx.NewUnits units = NewTmx.units(out, memory.sourceLanguages())) {
-            memory.forEach(unit -> units.write(
-                    unit.id(),
-                    unit.sourceLanguage(),
-                    unit.targetLanguage(),
-                    unit.source(),
-                    unit.target(),
-                    new Authorship(
-                            tmxDate(unit.provenance().created()),
-                            unit.provenance().createdBy(),
-                            tmxDate(unit.provenance().changed()),
-                            unit.provenance().changedBy()),
-                    notes(unit.provenance())));
+            memory.forEach(unit -> write(unit, units));
         }
+    }
+
+    /** The same of units that are no memory yet. */
+    public static void write(List<MemoryUnit> memory, OutputStream out) throws IOException {
+        List<String> languages =
+                memory.stream().map(MemoryUnit::sourceLanguage).distinct().toList();
+        try (NewTmx.NewUnits units = NewTmx.units(out, languages)) {
+            for (MemoryUnit unit : memory) {
+                write(unit, units);
+            }
+        }
+    }
+
+    private static void write(MemoryUnit unit, NewTmx.NewUnits units) throws IOException {
+        Provenance from = unit.provenance();
+        units.write(
+                unit.id(),
+                unit.sourceLanguage(),
+                unit.targetLanguage(),
+                unit.source(),
+                unit.target(),
+                new Authorship(tmxDate(from.created()), from.createdBy(), tmxDate(from.changed()), from.changedBy()),
+                notes(from));
     }
 
     private static List<Note> notes(Provenance provenance) {

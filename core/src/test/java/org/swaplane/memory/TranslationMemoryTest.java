@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -267,6 +268,50 @@ class TranslationMemoryTest {
                             .mapToInt(WordAnalysis.Amount::segments)
                             .sum())
                     .isEqualTo(first.segments().size());
+        }
+    }
+
+    @Test
+    void whatATmxFileSaysOfItsUnitsComesOutAgain() throws IOException {
+        String tmx = "<tmx version=\"1.4\"><header srclang=\"en-GB\"/><body><tu creationid=\"jo\""
+                + " creationdate=\"20260401T101500Z\" changeid=\"mara\" changedate=\"20260402T101500Z\">"
+                + "<note>Sign at pier 3</note><prop type=\"x-project\">Spring</prop>"
+                + "<tuv xml:lang=\"en-GB\"><seg>Dogs</seg></tuv><tuv xml:lang=\"de-DE\"><seg>Hunde</seg></tuv>"
+                + "<tuv xml:lang=\"fr-FR\"><seg>Chiens</seg></tuv></tu></body></tmx>";
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (TranslationMemory memory = TranslationMemory.openForWriting(folder.resolve("m"))) {
+            Source file = Source.of("client.tmx", tmx.getBytes(StandardCharsets.UTF_8));
+            MemoryTransfer.addMemory(file, FormatRegistry.ofInstalled(), memory, Progress.NONE);
+            MemoryTransfer.addMemory(file, FormatRegistry.ofInstalled(), memory, Progress.NONE);
+            memory.commit();
+            assertThat(memory.languages()).containsOnly(Map.entry("en-GB>de-DE", 1), Map.entry("en-GB>fr-FR", 1));
+            MemoryTransfer.write(memory, out);
+        }
+
+        assertThat(out.toString(StandardCharsets.UTF_8))
+                .contains("creationid=\"jo\"", "creationdate=\"20260401T101500Z\"", "changeid=\"mara\"")
+                .contains("<note>Sign at pier 3</note>", "<prop type=\"x-project\">Spring</prop>");
+    }
+
+    @Test
+    void numbersThatDifferOnlyArePutInPlaceInTheTargetsNotation() throws IOException {
+        BilingualDocument document = file(
+                        unit("1", "Tickets cost 2.50 from 9:00.", "Ab 9:00 Uhr kosten Fahrkarten 2,50."),
+                        unit("2", "Pier 2 and pier 3.", "Pier 3 und Pier 2."))
+                .document();
+        try (TranslationMemory memory = memoryOf(document)) {
+            Content source = TagNotation.readSource("Tickets cost 1,200.75 from 10:30.");
+            MemoryMatch match = memory.lookup("en-GB", "de-DE", source, MemoryUnit.Context.UNKNOWN, 60, 1)
+                    .get(0);
+
+            assertThat(Adaptation.of(match, source).orElseThrow().plainText())
+                    .isEqualTo("Ab 10:30 Uhr kosten Fahrkarten 1.200,75.");
+            Content other = TagNotation.readSource("Boats cost 2.50 from 9:00.");
+            assertThat(Adaptation.of(
+                            memory.lookup("en-GB", "de-DE", other, MemoryUnit.Context.UNKNOWN, 60, 1)
+                                    .get(0),
+                            other))
+                    .isEmpty();
         }
     }
 }
