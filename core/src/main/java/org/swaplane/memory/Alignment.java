@@ -21,8 +21,8 @@ public final class Alignment {
     /** What may be paired with what, how often that is so, as its cost in nats. */
     private enum Bead {
         ONE_ONE(1, 1, 0.12),
-        ONE_NONE(1, 0, 4.6),
-        NONE_ONE(0, 1, 4.6),
+        ONE_NONE(1, 0, 4.2),
+        NONE_ONE(0, 1, 4.2),
         TWO_ONE(2, 1, 2.4),
         ONE_TWO(1, 2, 2.4),
         TWO_TWO(2, 2, 4.5);
@@ -42,14 +42,15 @@ public final class Alignment {
     /** Variance of a translation's length per character of its source. */
     private static final double VARIANCE = 6.8;
 
+    /** Characters that are supposed to be translated one to one, so that few texts alone do not say how long translations are. */
+    private static final double SUPPOSED = 500;
+
     private static final double OTHER_UNIT = 3;
     private static final double NUMBER_SHARED = 1.6;
-    private static final double NUMBER_ALONE = 1.8;
+    private static final double NUMBER_ALONE = 2.4;
     private static final double WORD_SHARED = 0.9;
     private static final double MOST_FOR_WORDS = 3.6;
     private static final double OTHER_TAGS = 0.8;
-    /** What a text costs that has no counterpart at all. */
-    private static final double LEFT_OUT = 0.3;
 
     private final List<AlignmentText> sources;
     private final List<AlignmentText> targets;
@@ -115,7 +116,7 @@ public final class Alignment {
     private static double ratio(List<AlignmentText> sources, List<AlignmentText> targets) {
         double source = sources.stream().mapToInt(AlignmentText::length).sum();
         double target = targets.stream().mapToInt(AlignmentText::length).sum();
-        return source == 0 || target == 0 ? 1 : target / source;
+        return (target + SUPPOSED) / (source + SUPPOSED);
     }
 
     /** Only ways near the diagonal are looked at: two documents of the same text do not drift far apart. */
@@ -179,7 +180,7 @@ public final class Alignment {
 
     private double cost(Bead bead, int i, int j) {
         if (bead.sources == 0 || bead.targets == 0) {
-            return bead.cost + LEFT_OUT;
+            return bead.cost;
         }
         AlignmentText source = AlignmentText.joined(sources.subList(i - bead.sources, i));
         AlignmentText target = AlignmentText.joined(targets.subList(j - bead.targets, j));
