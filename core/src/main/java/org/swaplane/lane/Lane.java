@@ -32,6 +32,7 @@ public final class Lane implements AutoCloseable {
     private final ProofStore proofs;
     private final References references;
     private final LaneMemories memories;
+    private final LaneTerms terms;
     private final ReviewCopyFormats copies = ReviewCopyFormats.ofInstalled();
 
     private Lane(LaneFolder folder, FormatRegistry formats, Clock clock, Optional<LaneLock> lock, Database database) {
@@ -49,6 +50,7 @@ public final class Lane implements AutoCloseable {
         proofs = new ProofStore(database, clock, writer);
         tracks = new TrackStore(
                 folder.path(), database, files, formats, settings, writer, clock, List.of(trips, findings));
+        terms = new LaneTerms(folder.path(), settings);
         memories = new LaneMemories(this, folder.path().resolve("memory"));
         writer.listen(memories);
     }
@@ -175,6 +177,10 @@ public final class Lane implements AutoCloseable {
 
     public References references() {
         return references;
+    }
+
+    public LaneTerms terms() {
+        return terms;
     }
 
     public LaneMemories memories() {

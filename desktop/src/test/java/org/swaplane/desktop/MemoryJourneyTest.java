@@ -119,4 +119,33 @@ class MemoryJourneyTest extends LaneWindow {
         press("analyze-language");
         waitUntil(() -> words.getItems().size() == 2);
     }
+
+    @Test
+    void aTermThatIsAddedIsShownInsertedAndCheckedAtOnce() throws Exception {
+        takeIn();
+        int afternoon = segment("The afternoon");
+        goTo(afternoon);
+        long before = session.checking().open().stream()
+                .filter(finding -> finding.check().equals("term"))
+                .count();
+
+        push(KeyCode.ALT, KeyCode.N);
+        interact(() -> {
+            lookup("#term-source").queryAs(TextField.class).setText("crossing");
+            lookup("#term-target").queryAs(TextField.class).setText("Überfahrtszeit");
+        });
+        press("save-term");
+        waitUntil(() -> idle()
+                && session.checking().open().stream()
+                                .filter(finding -> finding.check().equals("term"))
+                                .count()
+                        > before);
+
+        interact(() -> session.currentProperty().set(0));
+        goTo(afternoon);
+        waitUntil(() -> lookup("Überfahrtszeit").tryQuery().isPresent() && idle());
+        push(KeyCode.ALT, KeyCode.E);
+        assertThat(now().target(afternoon).plainText()).endsWith("Überfahrtszeit");
+        assertThat(Files.readString(folder.resolve("reference/terms.tbx"))).contains("<term>Überfahrtszeit</term>");
+    }
 }

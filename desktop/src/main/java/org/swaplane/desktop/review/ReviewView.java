@@ -98,7 +98,7 @@ public final class ReviewView implements View {
         this.session = session;
         this.model = new ReviewModel(session);
         this.bench = new SegmentBench(session);
-        this.side = new SegmentSide(session);
+        this.side = new SegmentSide(session, this::insertWords);
         this.list = new SegmentList(session, bench, model);
         bench.standIn(list.flow(), this::bringCurrent);
         split = Controls.styled(new SplitPane(list.node(), side), "review-split");
@@ -240,6 +240,9 @@ public final class ReviewView implements View {
             commands.add(MATCHES.get(i), "Alt+Shift+" + (i + 1), here, () -> side.matches()
                     .take(number));
         }
+        commands.add("insert-term", "Alt+E", here, () -> side.terms()
+                .insertNext(bench.editor().content().plainText()));
+        commands.add("add-term", "Alt+N", here, this::addTerm);
         commands.add("search-known", "Alt+M", here, this::searchKnown);
         commands.add("lock", "Alt+L", here, model::toggleLock);
         commands.add("clear-source-copies", "", here, () -> clearPrefilled(true));
@@ -278,9 +281,26 @@ public final class ReviewView implements View {
         session.notify(Notification.Tone.DONE, Strings.text("review.propagated", count));
     }
 
-    /** What is selected in the editor, else the source, is looked for in all that is known. */
+    private void insertWords(String words) {
+        if (bench.editor().isEditable()) {
+            bench.editor().replaceSelection(words);
+        }
+        bench.focusEditor();
+    }
+
+    /** A term whose target is what is selected in the editor. */
+    private void addTerm() {
+        details.setSelected(true);
+        side.terms().open("", selected());
+    }
+
+    private String selected() {
+        return bench.editor().getSelectedText().replace("\uFFFC", "").strip();
+    }
+
+    /** What is selected in the editor, is looked for in all that is known. */
     private void searchKnown() {
-        String selected = bench.editor().getSelectedText().replace("\uFFFC", "").strip();
+        String selected = selected();
         session.soughtProperty().set("");
         session.viewProperty().set(ViewId.REFERENCES);
         session.soughtProperty().set(selected);

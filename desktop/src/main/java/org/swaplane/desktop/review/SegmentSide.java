@@ -2,6 +2,7 @@ package org.swaplane.desktop.review;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -33,6 +34,7 @@ final class SegmentSide extends ScrollPane {
     private final LaneSession session;
     private final CutPanel cut;
     private final MatchesPane matches;
+    private final TermsPane terms;
     private final VBox content = Controls.styled(new VBox(), "side");
     private final VBox history = Controls.styled(new VBox(), "column");
     private Shown shown;
@@ -41,16 +43,22 @@ final class SegmentSide extends ScrollPane {
     /** What stands here; while it stays the same, nothing but the history is looked at again. */
     private record Shown(Track track, int index, Segment segment, State state, List<SegmentRemark> remarks) {}
 
-    SegmentSide(LaneSession session) {
+    /** {@code insert} puts words into the target of the segment in hand. */
+    SegmentSide(LaneSession session, Consumer<String> insert) {
         this.session = session;
         this.cut = new CutPanel(session);
         this.matches = new MatchesPane(session);
+        this.terms = new TermsPane(session, insert);
         setContent(content);
         setFitToWidth(true);
         setId("segment-side");
         getStyleClass().add("side-scroll");
         setPrefWidth(264);
         setMinWidth(200);
+    }
+
+    TermsPane terms() {
+        return terms;
     }
 
     MatchesPane matches() {
@@ -87,6 +95,7 @@ final class SegmentSide extends ScrollPane {
             fill(track, now);
         }
         matches.show(track, index);
+        terms.show(track, index);
         readHistory(now);
     }
 
@@ -108,6 +117,7 @@ final class SegmentSide extends ScrollPane {
                 session.snapshot().targetLanguage(index),
                 session.directions(index).target());
         add(matches);
+        add(terms);
         showProposals(index, segment, language);
         add(Controls.heading("side.notes"));
         boolean any = false;

@@ -50,6 +50,7 @@ public final class LaneSession {
     private final Editing editing;
     private final SourceUpdates sourceUpdates;
     private final Memories memories;
+    private final LaneVocabulary vocabulary;
     private final StringProperty sought = new SimpleStringProperty("");
     private Optional<List<Integer>> listed = Optional.empty();
     private final Intakes intakes;
@@ -90,6 +91,7 @@ public final class LaneSession {
         this.editing = new Editing(this, this.window);
         this.sourceUpdates = new SourceUpdates(this);
         this.memories = new Memories(this);
+        this.vocabulary = new LaneVocabulary(this);
         this.intakes = new Intakes(this, person);
         this.exchange = new Exchange(this);
         this.dryRuns = new DryRuns(this);
@@ -226,6 +228,10 @@ public final class LaneSession {
     /** Words that somebody selected to be searched for in all that is known. */
     public StringProperty soughtProperty() {
         return sought;
+    }
+
+    public LaneVocabulary vocabulary() {
+        return vocabulary;
     }
 
     public Memories memories() {

@@ -1,0 +1,140 @@
+package org.swaplane.desktop.review;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Controls;
+import org.swaplane.desktop.text.Strings;
+import org.swaplane.lane.TrackSnapshot;
+import org.swaplane.terms.Term;
+import org.swaplane.terms.TermIndex;
+
+/** The terms of the source, with what they are called in the target and what they must not be called; a form for one more. */
+final class TermsPane extends VBox {
+    private final LaneSession session;
+    private final Consumer<String> insert;
+    private final VBox entries = Controls.styled(new VBox(), "column-tight");
+    private final TextField source = field("term-source", "terms.source");
+    private final TextField target = field("term-target", "terms.target");
+    private final CheckBox forbidden = new CheckBox(Strings.text("terms.forbidden"));
+    private final VBox form;
+    private int index = -1;
+    private List<String> offered = List.of();
+
+    /** {@code insert} puts words into the target. */
+    TermsPane(LaneSession session, Consumer<String> insert) {
+        this.session = session;
+        this.insert = insert;
+        getStyleClass().add("column");
+        setId("terms");
+        forbidden.setId("term-forbidden");
+        forbidden.setWrapText(true);
+        target.setOnAction(event -> add());
+        form = Controls.styled(
+                new VBox(
+                        source,
+                        target,
+                        forbidden,
+                        Controls.wrapped(
+                                Controls.button("save-term", "terms.save", this::add),
+                                Controls.button("cancel-term", "terms.cancel", () -> showForm(false)))),
+                "column-tight");
+        Button open = Controls.styled(Controls.button("add-term", "terms.add", () -> open("", "")), "small");
+        getChildren().addAll(Controls.heading("side.terms"), entries, open, form);
+        showForm(false);
+    }
+
+    private static TextField field(String id, String key) {
+        TextField field = new TextField();
+        field.setId(id);
+        field.setPromptText(Strings.text(key));
+        field.setAccessibleText(Strings.text(key));
+        return field;
+    }
+
+    private void showForm(boolean shows) {
+        Controls.showIf(form, shows);
+    }
+
+    void show(TrackSnapshot track, int segment) {
+        if (segment != index) {
+            entries.getChildren().clear();
+            showForm(false);
+            offered = List.of();
+        }
+        index = segment;
+        session.vocabulary().lookup(track, segment, found -> {
+            if (segment == index && track.track() == session.track()) {
+                fill(found);
+            }
+        });
+    }
+
+    private void fill(List<TermIndex.Found> found) {
+        Map<String, Term> terms = new LinkedHashMap<>();
+        found.forEach(each -> terms.putIfAbsent(each.term().source(), each.term()));
+        List<Node> nodes = new ArrayList<>();
+        List<String> wordings = new ArrayList<>();
+        for (Term term : terms.values()) {
+            List<Node> row = new ArrayList<>();
+            row.add(new Label(term.source()));
+            for (String wording : term.preferred()) {
+                wordings.add(wording);
+                Button take = new Button(wording);
+                take.setMnemonicParsing(false);
+                take.setOnAction(event -> insert.accept(wording));
+                row.add(Controls.styled(take, "small"));
+            }
+            if (!term.forbidden().isEmpty()) {
+                row.add(Controls.styled(
+                        new Label(Strings.text("terms.not", String.join(", ", term.forbidden()))), "stop-text"));
+            }
+            nodes.add(Controls.wrapped(row.toArray(Node[]::new)));
+        }
+        if (nodes.isEmpty()) {
+            nodes.add(Controls.quiet(Strings.text("side.no-terms")));
+        }
+        offered = wordings;
+        entries.getChildren().setAll(nodes);
+    }
+
+    /** Puts the first term into the target that does not stand in it yet. */
+    void insertNext(String written) {
+        offered.stream()
+                .filter(wording -> !written.contains(wording))
+                .findFirst()
+                .ifPresent(insert);
+    }
+
+    /** Opens the form, with what was selected. */
+    void open(String sourceWords, String targetWords) {
+        source.setText(sourceWords);
+        target.setText(targetWords);
+        forbidden.setSelected(false);
+        showForm(true);
+        source.requestFocus();
+    }
+
+    private void add() {
+        String from = source.getText().strip();
+        String to = target.getText().strip();
+        if (!from.isEmpty() && !to.isEmpty() && index >= 0) {
+            int segment = index;
+            session.vocabulary().add(segment, from, to, forbidden.isSelected(), () -> {
+                showForm(false);
+                if (session.hasSegments() && segment == index) {
+                    show(session.snapshot(), segment);
+                }
+            });
+        }
+    }
+}
