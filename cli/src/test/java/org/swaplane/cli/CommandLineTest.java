@@ -436,6 +436,42 @@ class CommandLineTest {
     }
 
     @Test
+    void aFileThatBreaksOffAddsNothingToAMemory() throws IOException {
+        Path memory = folder.resolve("memory");
+        assertThat(run("memory", "import", memory, demo)).isZero();
+        Path broken = Files.writeString(
+                folder.resolve("half.tmx"),
+                "<tmx version=\"1.4\"><header srclang=\"en\"/><body><tu><tuv xml:lang=\"en\"><seg>Pier</seg></tuv>"
+                        + "<tuv xml:lang=\"de\"><seg>Kai</seg></tuv></tu><tu>");
+        run("memory", "info", memory, "--json");
+        String before = printed();
+
+        assertThat(run("memory", "import", memory, broken)).isEqualTo(2);
+        assertThat(complaint()).contains("half.tmx:1:").doesNotContain("\tat ");
+
+        run("memory", "info", memory, "--json");
+        assertThat(printed()).isEqualTo(before);
+    }
+
+    @Test
+    void twoFinishedDocumentsBecomeAMemory() throws IOException {
+        Path source = Files.writeString(folder.resolve("en.json"), "{\"a\":\"Ferry\",\"b\":\"Pier 3\"}");
+        Path target = Files.writeString(folder.resolve("de.json"), "{\"b\":\"Anleger 3\",\"a\":\"Fähre\"}");
+        Path memory = folder.resolve("aligned.tmx");
+
+        assertThat(run("align", source, target, "--source", "en", "--target", "de", "-o", memory, "--json"))
+                .isZero();
+
+        JsonNode pair = json().get("pairs").get(0);
+        assertThat(pair.get("source").toString()).isEqualTo("[1]");
+        assertThat(pair.get("target").toString()).isEqualTo("[2]");
+        assertThat(pair.get("confidence").asDouble()).isEqualTo(1);
+        assertThat(Files.readString(memory)).contains("<seg>Fähre</seg>", "<prop type=\"aligned\">yes</prop>");
+        assertThat(run("align", source, folder.resolve("none.json"), "--source", "en", "--target", "de", "-o", memory))
+                .isEqualTo(2);
+    }
+
+    @Test
     void proveSaysOfEachFileWhatHoldsAndWhatIsNotReached() throws IOException {
         Path page = Files.writeString(
                 folder.resolve("page.html"), "<p data-tip=\"Book your seat\">Open</p><img src=\"map.png\">");

@@ -20,6 +20,7 @@ import org.swaplane.task.Progress;
 
 /** Makes a fresh copy of the demo lane. */
 public final class DemoLane {
+    private static final String MEMORY = "last-season.tmx";
     public static final String FILE = "passenger-info.xlf";
 
     /** The client's documents in one language. */
@@ -47,6 +48,9 @@ public final class DemoLane {
     public static Lane createWithReturnedCopy(Path folder, Clock clock) throws IOException {
         Clock earlier = Clock.offset(clock, Duration.ofDays(-5));
         try (Lane lane = create(folder, earlier)) {
+            lane.memories().take(List.of(Source.of(MEMORY, bytes(MEMORY))), Progress.NONE);
+            lane.terms().add("en-GB", "de-DE", "crossing", "Überfahrt", false);
+            lane.terms().add("en-GB", "de-DE", "timetable", "Fahrplan", false);
             TrackSnapshot track = lane.tracks().get(0).now();
             Path sent = new CopyExport(lane)
                     .send(

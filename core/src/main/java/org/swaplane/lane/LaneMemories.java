@@ -242,7 +242,7 @@ public final class LaneMemories implements LaneListener {
     }
 
     /** Adds the translations of files to the lane's own memory; returns how many units it has more. A file that cannot be read adds nothing. */
-    public synchronized int take(List<Source> files, Progress progress) throws IOException {
+    public int take(List<Source> files, Progress progress) throws IOException {
         TranslationMemory imported = own(IMPORTED);
         List<String> targets = lane.settings().targetLanguages();
         FileOptions languages = FileOptions.ofLanguages(
@@ -254,9 +254,11 @@ public final class LaneMemories implements LaneListener {
                 imported.commit();
             }
         } catch (IOException | RuntimeException e) {
-            imported.discard();
-            opened.remove(IMPORTED);
-            imported.close();
+            synchronized (this) {
+                imported.discard();
+                opened.remove(IMPORTED);
+                imported.close();
+            }
             throw e;
         }
         return imported.size() - before;

@@ -29,6 +29,7 @@ import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.theme.Theme;
 import org.swaplane.exchange.RowChange;
 import org.swaplane.format.Source;
+import org.swaplane.lane.MemoryFill;
 
 /** Goes through the job on the demo lane, on a day that is always the same, and takes a picture of each main view. */
 public final class PictureTour extends Application {
@@ -122,6 +123,14 @@ public final class PictureTour extends Application {
                 "release");
         steps.add(() -> session.sourceUpdates().look(session.track(), secondVersion()));
         step(() -> show(ViewId.COMPARE), "compare");
+        step(
+                () -> {
+                    show(ViewId.REFERENCES);
+                    session.memories().plan(MemoryFill.Choices.DEFAULT);
+                    session.memories().analyze(session.lane().tracks());
+                    session.soughtProperty().set("crossing");
+                },
+                "references");
         steps.add(Platform::exit);
     }
 

@@ -22,7 +22,7 @@ import org.swaplane.memory.WordAnalysis;
 final class AnalysisPane extends VBox {
     private static final double NAME = 200;
     private static final double BAND = 74;
-    private static final double HEIGHT = 190;
+    private static final double HEIGHT = 150;
 
     private final LaneSession session;
     private final TableView<Row> table = new TableView<>();

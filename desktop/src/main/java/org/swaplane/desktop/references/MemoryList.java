@@ -16,7 +16,7 @@ import org.swaplane.lane.LaneMemories;
 
 /** The memories that the lane looks things up in, with how much is in them; files come in here and go out. */
 final class MemoryList extends VBox {
-    private static final double HEIGHT = 96;
+    private static final double HEIGHT = 80;
     private static final int SHARED_PENALTY = 0;
 
     private final LaneSession session;

@@ -98,7 +98,7 @@ public final class ReviewView implements View {
         this.session = session;
         this.model = new ReviewModel(session);
         this.bench = new SegmentBench(session);
-        this.side = new SegmentSide(session, this::insertWords);
+        this.side = new SegmentSide(session, this::insertWords, bench::focusEditor);
         this.list = new SegmentList(session, bench, model);
         bench.standIn(list.flow(), this::bringCurrent);
         split = Controls.styled(new SplitPane(list.node(), side), "review-split");

@@ -43,12 +43,12 @@ final class SegmentSide extends ScrollPane {
     /** What stands here; while it stays the same, nothing but the history is looked at again. */
     private record Shown(Track track, int index, Segment segment, State state, List<SegmentRemark> remarks) {}
 
-    /** {@code insert} puts words into the target of the segment in hand. */
-    SegmentSide(LaneSession session, Consumer<String> insert) {
+    /** {@code insert} puts words into the target of the segment in hand, where the keyboard goes {@code back} to. */
+    SegmentSide(LaneSession session, Consumer<String> insert, Runnable back) {
         this.session = session;
         this.cut = new CutPanel(session);
         this.matches = new MatchesPane(session);
-        this.terms = new TermsPane(session, insert);
+        this.terms = new TermsPane(session, insert, back);
         setContent(content);
         setFitToWidth(true);
         setId("segment-side");

@@ -22,6 +22,7 @@ import org.swaplane.terms.TermIndex;
 final class TermsPane extends VBox {
     private final LaneSession session;
     private final Consumer<String> insert;
+    private final Runnable back;
     private final VBox entries = Controls.styled(new VBox(), "column-tight");
     private final TextField source = field("term-source", "terms.source");
     private final TextField target = field("term-target", "terms.target");
@@ -30,9 +31,10 @@ final class TermsPane extends VBox {
     private int index = -1;
     private List<String> offered = List.of();
 
-    /** {@code insert} puts words into the target. */
-    TermsPane(LaneSession session, Consumer<String> insert) {
+    /** {@code insert} puts words into the target, where the keyboard goes {@code back} to. */
+    TermsPane(LaneSession session, Consumer<String> insert, Runnable back) {
         this.session = session;
+        this.back = back;
         this.insert = insert;
         getStyleClass().add("column");
         setId("terms");
@@ -46,7 +48,7 @@ final class TermsPane extends VBox {
                         forbidden,
                         Controls.wrapped(
                                 Controls.button("save-term", "terms.save", this::add),
-                                Controls.button("cancel-term", "terms.cancel", () -> showForm(false)))),
+                                Controls.button("cancel-term", "terms.cancel", this::close))),
                 "column-tight");
         Button open = Controls.styled(Controls.button("add-term", "terms.add", () -> open("", "")), "small");
         getChildren().addAll(Controls.heading("side.terms"), entries, open, form);
@@ -124,13 +126,18 @@ final class TermsPane extends VBox {
         source.requestFocus();
     }
 
+    private void close() {
+        showForm(false);
+        back.run();
+    }
+
     private void add() {
         String from = source.getText().strip();
         String to = target.getText().strip();
         if (!from.isEmpty() && !to.isEmpty() && index >= 0) {
             int segment = index;
             session.vocabulary().add(segment, from, to, forbidden.isSelected(), () -> {
-                showForm(false);
+                close();
                 if (session.hasSegments() && segment == index) {
                     show(session.snapshot(), segment);
                 }
