@@ -47,8 +47,8 @@ final class MemoryFields {
         document.add(new StringField(HOLDER, holder, Field.Store.NO));
         document.add(new StringField(PAIR, pair(unit.sourceLanguage(), unit.targetLanguage()), Field.Store.NO));
         document.add(new StringField(EXACT, exact(unit.source()), Field.Store.NO));
-        document.add(new TextField(WORDS, String.join(" ", words(unit.source())), Field.Store.NO));
-        document.add(new TextField(PIECES, String.join(" ", pieces(unit.source())), Field.Store.NO));
+        words(unit.source()).forEach(word -> document.add(new StringField(WORDS, word, Field.Store.NO)));
+        pieces(unit.source()).forEach(piece -> document.add(new StringField(PIECES, piece, Field.Store.NO)));
         document.add(new StringField(LANGUAGES, unit.sourceLanguage() + '>' + unit.targetLanguage(), Field.Store.NO));
         int length = Symbols.of(unit.source(), unit.source()).length;
         document.add(new IntPoint(LENGTH, length));

@@ -14,8 +14,6 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.apache.lucene.analysis.Analyzer;
-import org.apache.lucene.analysis.core.WhitespaceAnalyzer;
-import org.apache.lucene.analysis.miscellaneous.PerFieldAnalyzerWrapper;
 import org.apache.lucene.analysis.standard.StandardAnalyzer;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
@@ -87,9 +85,7 @@ public final class TranslationMemory implements AutoCloseable {
     }
 
     private static Analyzer analyzer() {
-        return new PerFieldAnalyzerWrapper(
-                new StandardAnalyzer(),
-                Map.of(MemoryFields.WORDS, new WhitespaceAnalyzer(), MemoryFields.PIECES, new WhitespaceAnalyzer()));
+        return new StandardAnalyzer();
     }
 
     /**

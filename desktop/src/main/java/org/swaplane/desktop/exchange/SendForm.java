@@ -125,11 +125,10 @@ final class SendForm extends VBox {
                         line("exchange.what", what, words),
                         line("exchange.due", due),
                         instructions,
-                        Controls.row(new InstructionTemplates(session.person(), instructions)),
                         Controls.wrapped(unlocked, once),
                         together,
                         packed,
-                        Controls.row(send),
+                        Controls.row(send, new InstructionTemplates(session.person(), instructions)),
                         away);
         showWords();
     }
