@@ -18,7 +18,11 @@ import org.swaplane.document.State;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
+import org.swaplane.memory.Filling;
 import org.swaplane.memory.MemoryMatch;
+import org.swaplane.memory.MemoryUnit;
+import org.swaplane.memory.Provenance;
+import org.swaplane.memory.TranslationMemory;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
@@ -62,7 +66,7 @@ class LaneMemoriesTest {
         return lane
                 .memories()
                 .search(70)
-                .lookup("en-GB", "de-DE", Content.of(text), org.swaplane.memory.MemoryUnit.Context.UNKNOWN, 5)
+                .lookup("en-GB", "de-DE", Content.of(text), MemoryUnit.Context.UNKNOWN, 5)
                 .stream()
                 .map(match -> match.score() + " " + match.unit().targetWritten())
                 .toList();
@@ -132,5 +136,53 @@ class LaneMemoriesTest {
                 .isInstanceOf(CannotProceedException.class);
         assertThat(lane.memories().take(List.of(), Progress.NONE)).isZero();
         assertThat(known("Pier 3")).isEmpty();
+    }
+
+    @Test
+    void aSharedMemoryIsAskedLastAndLosesItsPoints() throws Exception {
+        Path shared = folder.resolve("shared");
+        try (TranslationMemory memory = TranslationMemory.openForWriting(shared)) {
+            memory.add(new MemoryUnit(
+                    "en-GB",
+                    "de-DE",
+                    Content.of("Dogs travel free."),
+                    Content.of("Hunde kostenlos."),
+                    MemoryUnit.Context.UNKNOWN,
+                    Provenance.of("shared")));
+        }
+        lane.memories().share(shared, 5);
+        put(2, "Hunde reisen frei.", State.REVIEWED);
+
+        assertThat(known("Dogs travel free.")).containsExactly("100 Hunde reisen frei.", "95 Hunde kostenlos.");
+        lane.memories().unshare(shared.toAbsolutePath().normalize());
+        assertThat(known("Dogs travel free.")).containsExactly("100 Hunde reisen frei.");
+    }
+
+    @Test
+    void fillingIsLookedAtFirstAndLocksWhatStandsInItsContext() throws Exception {
+        for (int i = 0; i < 3; i++) {
+            put(
+                    i,
+                    List.of("Hunde reisen frei.", "Die Fähre legt um 9:00 ab.", "Hunde reisen frei.")
+                            .get(i),
+                    State.REVIEWED);
+        }
+        reopen();
+        Track again =
+                take("b.properties", "a=Dogs travel free.\nb=The ferry leaves at 9:00.\nz=Dogs travel free.\nn=New.\n");
+        lane.memories().settle();
+        MemoryFill fill = new MemoryFill(lane);
+        MemoryFill.Plan plan =
+                fill.plan(again.now(), new MemoryFill.Choices(100, Filling.Over.EMPTY, true), Progress.NONE);
+
+        assertThat(plan.values()).containsOnlyKeys(0, 1, 2);
+        assertThat(again.now().target(0).isEmpty()).isTrue();
+        fill.take(plan, "Mara");
+
+        assertThat(again.now().target(1).plainText()).isEqualTo("Die Fähre legt um 9:00 ab.");
+        assertThat(again.now().value(1).locked()).isEqualTo(again.now().canLock());
+        assertThat(again.now().target(3).isEmpty()).isTrue();
+        LaneWriter.await(lane.writer().undo(again));
+        assertThat(again.now().target(1).isEmpty()).isTrue();
     }
 }

@@ -5,11 +5,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.LaneMemories;
@@ -17,11 +19,13 @@ import org.swaplane.lane.LaneMemories;
 /** The memories that the lane looks things up in, with how much is in them; files come in here and go out. */
 final class MemoryList extends VBox {
     private static final double HEIGHT = 80;
-    private static final int SHARED_PENALTY = 0;
+    private static final List<Integer> PENALTIES = List.of(0, 1, 2, 3, 5, 10);
 
     private final LaneSession session;
     private final FilePicker picker;
     private final ListView<LaneMemories.Entry> list = new ListView<>();
+    private final ComboBox<Integer> penalty =
+            Choice.of("memory-penalty", PENALTIES, points -> Strings.text("memories.penalty", points));
     private final Button export;
     private final Button remove;
 
@@ -32,6 +36,7 @@ final class MemoryList extends VBox {
         list.setId("memories");
         list.setAccessibleText(Strings.text("memories.title"));
         list.setPrefHeight(HEIGHT);
+        penalty.setAccessibleText(Strings.text("memories.penalty-of-shared"));
         list.setPlaceholder(Controls.quiet(Strings.text("memories.none")));
         list.setCellFactory(any -> new EntryCell());
         list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showCommands());
@@ -44,6 +49,7 @@ final class MemoryList extends VBox {
                         Controls.wrapped(
                                 Controls.button("memory-import", "memories.import", this::add),
                                 Controls.button("memory-share", "memories.share", this::share),
+                                penalty,
                                 export,
                                 remove));
         showCommands();
@@ -71,7 +77,7 @@ final class MemoryList extends VBox {
     }
 
     private void share() {
-        picker.chooseFolder().ifPresent(folder -> session.memories().share(folder, SHARED_PENALTY, this::refresh));
+        picker.chooseFolder().ifPresent(folder -> session.memories().share(folder, penalty.getValue(), this::refresh));
     }
 
     private void remove() {
@@ -99,7 +105,10 @@ final class MemoryList extends VBox {
             String languages = entry.languages().keySet().stream()
                     .map(pair -> pair.replace(">", " → "))
                     .collect(Collectors.joining(", "));
-            return Strings.text("memories.entry", name, entry.units()) + (languages.isEmpty() ? "" : " · " + languages);
+            String points = entry.penalty() == 0 ? "" : " · " + Strings.text("match.penalty.memory", entry.penalty());
+            return Strings.text("memories.entry", name, entry.units())
+                    + points
+                    + (languages.isEmpty() ? "" : " · " + languages);
         }
     }
 }
