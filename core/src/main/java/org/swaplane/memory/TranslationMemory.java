@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -288,6 +289,16 @@ public final class TranslationMemory implements AutoCloseable {
 
     /** Units with words in their sources or targets; as a phrase where they follow each other, those first. */
     public List<MemoryUnit> find(String words, boolean inTarget, int most) throws IOException {
+        return find(words, inTarget, Optional.empty(), most);
+    }
+
+    /** The same of one pair of languages. */
+    public List<MemoryUnit> find(String words, boolean inTarget, String sourceLanguage, String targetLanguage, int most)
+            throws IOException {
+        return find(words, inTarget, Optional.of(MemoryFields.pair(sourceLanguage, targetLanguage)), most);
+    }
+
+    private List<MemoryUnit> find(String words, boolean inTarget, Optional<String> pair, int most) throws IOException {
         String field = inTarget ? MemoryFields.TARGET_TEXT : MemoryFields.SOURCE_TEXT;
         QueryBuilder builder = new QueryBuilder(analyzer());
         Query all = builder.createBooleanQuery(field, words, BooleanClause.Occur.MUST);
@@ -295,6 +306,8 @@ public final class TranslationMemory implements AutoCloseable {
             return List.of();
         }
         BooleanQuery.Builder query = new BooleanQuery.Builder().add(all, BooleanClause.Occur.MUST);
+        pair.ifPresent(languages ->
+                query.add(new TermQuery(new Term(MemoryFields.PAIR, languages)), BooleanClause.Occur.FILTER));
         Query phrase = builder.createPhraseQuery(field, words);
         if (phrase instanceof PhraseQuery) {
             query.add(phrase, BooleanClause.Occur.SHOULD);

@@ -285,6 +285,10 @@ class TranslationMemoryTest {
             MemoryTransfer.addMemory(file, FormatRegistry.ofInstalled(), memory, Progress.NONE);
             memory.commit();
             assertThat(memory.languages()).containsOnly(Map.entry("en-GB>de-DE", 1), Map.entry("en-GB>fr-FR", 1));
+            assertThat(memory.find("dogs", false, 10)).hasSize(2);
+            assertThat(memory.find("dogs", false, "en-US", "fr", 10))
+                    .extracting(MemoryUnit::targetWritten)
+                    .containsExactly("Chiens");
             MemoryTransfer.write(memory, out);
         }
 

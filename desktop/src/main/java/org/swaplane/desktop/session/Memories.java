@@ -94,15 +94,25 @@ public final class Memories {
         }
     }
 
-    /** Units of all memories with these words on one side. */
+    /** Units of all memories with these words on one side, in the languages of the file that is worked at. */
     public void find(String words, boolean inTarget, Consumer<List<MemoryUnit>> found) {
+        Track track = session.track();
         session.background()
                 .read(
                         Strings.text("task.find", words),
                         progress -> {
                             Stream.Builder<MemoryUnit> all = Stream.builder();
                             for (MemoryUse use : lane().uses()) {
-                                use.memory().find(words, inTarget, MOST_FOUND).forEach(all);
+                                (track == null
+                                                ? use.memory().find(words, inTarget, MOST_FOUND)
+                                                : use.memory()
+                                                        .find(
+                                                                words,
+                                                                inTarget,
+                                                                track.summary().sourceLanguage(),
+                                                                track.summary().targetLanguage(),
+                                                                MOST_FOUND))
+                                        .forEach(all);
                             }
                             return all.build().limit(MOST_FOUND).toList();
                         },
