@@ -224,7 +224,11 @@ final class IntakeChoices extends VBox {
 
     private String typedFault() {
         return LanguageCode.fault(source.code())
-                + targets.codes().stream().map(LanguageCode::fault).collect(Collectors.joining());
+                + targets.codes().stream()
+                        .map(LanguageCode::fault)
+                        .filter(fault -> !fault.isEmpty())
+                        .map(fault -> " " + fault)
+                        .collect(Collectors.joining());
     }
 
     /** A document becomes a track for each target language, a bilingual file that names none for the first. */

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.FXCollections;
@@ -19,6 +20,7 @@ import org.swaplane.desktop.session.Background;
 import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.LanguageCode;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.LaneArchive;
@@ -29,6 +31,7 @@ import org.swaplane.task.CannotProceedException;
 
 /** The lanes of a person. Lives on the window's thread; lanes are looked into in the background. */
 public final class LanesModel {
+    private Runnable created = () -> {};
     private final PersonSettings person;
     private final Clock clock;
     private final Background background;
@@ -146,14 +149,29 @@ public final class LanesModel {
                     make(wanted);
                     return wanted.folder();
                 },
-                this::open);
+                folder -> {
+                    created.run();
+                    open(folder);
+                });
+    }
+
+    /** Told when a lane was made. */
+    public void onCreated(Runnable listener) {
+        created = listener;
     }
 
     private static String fault(NewLane wanted) {
         if (wanted.name().isBlank()) {
             return Strings.text("lanes.name-needed");
         }
-        return wanted.source().isEmpty() || wanted.targets().isEmpty() ? Strings.text("lanes.languages-needed") : "";
+        if (wanted.source().isEmpty() || wanted.targets().isEmpty()) {
+            return Strings.text("lanes.languages-needed");
+        }
+        return Stream.concat(Stream.of(wanted.source()), wanted.targets().stream())
+                .map(LanguageCode::fault)
+                .filter(wrong -> !wrong.isEmpty())
+                .findFirst()
+                .orElse("");
     }
 
     private void make(NewLane wanted) throws IOException {

@@ -57,6 +57,7 @@ final class NewLaneForm extends VBox {
                 return null;
             }
         });
+        model.onCreated(hide);
         name.textProperty().addListener((property, before, now) -> suggestFolder(now));
         folder.textProperty().addListener((property, before, now) -> ownFolder |= !naming);
         Button browse = Controls.button("new-browse", "lanes.browse", () -> picker.chooseFolder()

@@ -41,10 +41,16 @@ public final class LanguageNames {
         return Stream.concat(last.stream(), ALL.stream())
                 .distinct()
                 .filter(code -> code.toLowerCase(Locale.ROOT).startsWith(wanted)
-                        || withCode(code).toLowerCase(Locale.ROOT).contains(wanted))
+                        || names(code).contains(wanted))
                 .sorted(Comparator.comparingInt(code -> rank(code, wanted, last)))
                 .limit(most)
                 .toList();
+    }
+
+    /** What a language can be looked for by: British English as well as English (United Kingdom). */
+    private static String names(String code) {
+        String plain = ULocale.forLanguageTag(code).getDisplayName(Strings.locale());
+        return (withCode(code) + '\n' + plain).toLowerCase(Locale.ROOT);
     }
 
     private static int rank(String code, String wanted, List<String> last) {
@@ -56,7 +62,7 @@ public final class LanguageNames {
         }
         ULocale locale = ULocale.forLanguageTag(code);
         ULocale whole = ULocale.addLikelySubtags(ULocale.forLanguageTag(locale.getLanguage()));
-        boolean begins = withCode(code).toLowerCase(Locale.ROOT).startsWith(wanted);
+        boolean begins = names(code).lines().anyMatch(name -> name.startsWith(wanted));
         int commonness = locale.getCountry().isEmpty() && locale.getScript().isEmpty()
                 ? 1
                 : locale.getCountry().equals(whole.getCountry())

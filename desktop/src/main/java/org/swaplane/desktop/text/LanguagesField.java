@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.layout.FlowPane;
+import org.swaplane.document.LanguageCode;
 
 /** Several languages: those that are chosen, each with a button that takes it away, and a field for one more. */
 public final class LanguagesField extends FlowPane {
@@ -39,6 +40,10 @@ public final class LanguagesField extends FlowPane {
     }
 
     private void add(String code) {
+        if (!LanguageCode.fault(code).isEmpty()) {
+            // What is no language stays in the field, to be corrected.
+            return;
+        }
         if (!code.isEmpty() && codes.add(code)) {
             another.setCode("");
             show();

@@ -153,4 +153,21 @@ class LanesModelTest {
         }
         assertThat(Files.exists(demo.resolve("lane.db"))).isTrue();
     }
+
+    @Test
+    void aLaneIsNotMadeForWhatIsNoLanguage() {
+        LanesModel.NewLane sound = wanted("Winter", folder.resolve("winter"), Optional.empty());
+
+        model.create(new LanesModel.NewLane(
+                sound.name(),
+                sound.client(),
+                sound.folder(),
+                sound.source(),
+                List.of("german (aus"),
+                sound.due(),
+                sound.asIn()));
+
+        assertThat(model.messageProperty().get().text()).contains("german (aus");
+        assertThat(folder.resolve("winter")).doesNotExist();
+    }
 }

@@ -9,7 +9,16 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class LanguageNamesTest {
     @ParameterizedTest
-    @CsvSource({"german, de-DE", "fren, fr-FR", "de-at, de-AT", "Brazil, pt-BR", "japan, ja-JP", "ar,ar"})
+    @CsvSource({
+        "german, de-DE",
+        "fren, fr-FR",
+        "de-at, de-AT",
+        "Brazil, pt-BR",
+        "japan, ja-JP",
+        "ar,ar",
+        "german (aus, de-AT",
+        "english (united k, en-GB"
+    })
     void theLanguageThatIsMostlyMeantComesFirst(String typed, String code) {
         assertThat(LanguageNames.matching(typed, List.of(), 5)).startsWith(code);
     }
