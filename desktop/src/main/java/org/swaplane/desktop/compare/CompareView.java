@@ -293,7 +293,7 @@ public final class CompareView implements View {
                         Strings.text("task.compare", comparison.nowName()),
                         progress -> Listed.of(comparison, wanted),
                         listed -> show(comparison, listed),
-                        failure -> {});
+                        session::failed);
     }
 
     private void show(VersionComparison meant, Listed listed) {

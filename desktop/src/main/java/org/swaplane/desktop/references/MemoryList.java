@@ -72,7 +72,7 @@ final class MemoryList extends VBox {
     void add() {
         List<Path> files = picker.chooseFiles();
         if (!files.isEmpty()) {
-            session.memories().take(files, this::refresh);
+            session.memories().add(files, this::refresh);
         }
     }
 

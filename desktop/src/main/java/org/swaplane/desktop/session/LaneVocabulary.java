@@ -26,6 +26,10 @@ public final class LaneVocabulary {
 
     /** Adds a term for the languages of a segment. */
     public void add(int index, String source, String target, boolean forbidden, Runnable done) {
+        if (session.lane().isReadOnly()) {
+            session.notify(Notification.Tone.FAILED, Strings.text("lane.read-only"));
+            return;
+        }
         TrackSnapshot track = session.snapshot();
         session.background()
                 .run(

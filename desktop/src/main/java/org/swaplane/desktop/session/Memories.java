@@ -125,7 +125,10 @@ public final class Memories {
     }
 
     /** Adds the translations of files to the lane's memory. */
-    public void take(List<Path> files, Runnable done) {
+    public void add(List<Path> files, Runnable done) {
+        if (isRefused()) {
+            return;
+        }
         session.background()
                 .run(
                         Strings.text("task.import"),
@@ -137,6 +140,9 @@ public final class Memories {
     }
 
     public void share(Path folder, int penalty, Runnable done) {
+        if (isRefused()) {
+            return;
+        }
         session.background()
                 .run(
                         Strings.text("task.memories"),
@@ -148,6 +154,9 @@ public final class Memories {
     }
 
     public void unshare(Path folder, Runnable done) {
+        if (isRefused()) {
+            return;
+        }
         session.background()
                 .run(
                         Strings.text("task.memories"),
@@ -156,6 +165,14 @@ public final class Memories {
                             return folder;
                         },
                         shared -> done.run());
+    }
+
+    /** A lane that is only looked at stays as it is, and that is said. */
+    private boolean isRefused() {
+        if (session.lane().isReadOnly()) {
+            session.notify(Notification.Tone.FAILED, Strings.text("lane.read-only"));
+        }
+        return session.lane().isReadOnly();
     }
 
     /** Writes a memory as TMX. */
