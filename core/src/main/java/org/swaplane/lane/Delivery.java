@@ -143,6 +143,7 @@ public final class Delivery {
                         "source", track.summary().sourceLanguage(),
                         "target", track.summary().targetLanguage(),
                         "lane", lane.name(),
+                        "initials", lane.settings().initials(),
                         "date",
                                 LocalDate.ofInstant(lane.clock().instant(), ZoneOffset.UTC)
                                         .toString()));

@@ -14,6 +14,7 @@ public enum LaneDetail {
     /** An ISO date. */
     DUE(""),
     PERSON(""),
+    INITIALS(""),
     NAMING("{name}_{target}.{ext}"),
     /** Seconds. */
     IDLE_LIMIT_SECONDS("60"),

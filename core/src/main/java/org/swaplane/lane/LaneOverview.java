@@ -11,7 +11,7 @@ import org.swaplane.format.FormatRegistry;
 /**
  * What can be said of a lane without reading its files.
  *
- * @param languages target languages of its tracks, in their order
+ * @param languages target languages of its tracks, in their order; of the lane while it has none
  * @param away copies that are away
  * @param overdue tracks that are past their due date
  */
@@ -46,11 +46,13 @@ public record LaneOverview(
                 tracks.isEmpty()
                         ? lane.settings().detail(LaneDetail.SOURCE_LANGUAGE)
                         : tracks.get(0).summary().sourceLanguage(),
-                tracks.stream()
-                        .map(track -> track.summary().targetLanguage())
-                        .filter(language -> !language.isEmpty())
-                        .distinct()
-                        .toList(),
+                tracks.isEmpty()
+                        ? lane.settings().targetLanguages()
+                        : tracks.stream()
+                                .map(track -> track.summary().targetLanguage())
+                                .filter(language -> !language.isEmpty())
+                                .distinct()
+                                .toList(),
                 due.isEmpty() ? Optional.empty() : Optional.of(LocalDate.parse(due)),
                 tracks.size(),
                 tracks.stream()

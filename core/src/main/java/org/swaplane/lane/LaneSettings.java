@@ -117,6 +117,11 @@ public final class LaneSettings {
         return get("person").orElseGet(() -> System.getProperty("user.name", ""));
     }
 
+    /** Initials of that person: those that were given, else the first letters of the name. */
+    public String initials() {
+        return own(LaneDetail.INITIALS).orElseGet(() -> Initials.of(person()));
+    }
+
     /** The longest time without key, click or scroll that still counts as work at a segment. */
     public Duration idleLimit() {
         return get(IDLE_LIMIT)

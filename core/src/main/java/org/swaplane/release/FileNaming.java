@@ -9,7 +9,7 @@ import org.swaplane.task.CannotProceedException;
 public record FileNaming(String pattern) {
     /** Values to try a pattern with. */
     public static final Map<String, String> SAMPLE =
-            Map.of("source", "en-GB", "target", "de-DE", "lane", "Lane", "date", "2026-12-31");
+            Map.of("source", "en-GB", "target", "de-DE", "lane", "Lane", "initials", "ML", "date", "2026-12-31");
 
     public static final FileNaming DEFAULT = new FileNaming("{name}_{target}.{ext}");
 

@@ -73,7 +73,7 @@ final class LaneWindows {
         lanes = new Stage();
         model = new LanesModel(person, Clock.systemUTC(), Platform::runLater, this::open);
         DialogPicker picker = new DialogPicker(lanes, person);
-        lanesView = new LanesView(model, picker, opener, () -> check(picker), new PersonPane(person));
+        lanesView = new LanesView(model, picker, opener, () -> check(picker), new PersonPane(person, picker));
         Scene scene = new Scene(lanesView, 1280, 800);
         new Theme(scene, person);
         lanes.setTitle(Strings.text("app.name"));

@@ -160,7 +160,7 @@ public final class PictureTour extends Application {
     private void showLanes() {
         person.opened(folder, DAY.instant());
         LanesModel model = new LanesModel(person, DAY, Platform::runLater, lane -> {});
-        LanesView view = new LanesView(model, List::of, file -> {}, () -> {}, new PersonPane(person));
+        LanesView view = new LanesView(model, List::of, file -> {}, () -> {}, new PersonPane(person, List::of));
         scene = new Scene(view, 1280, 800);
         new Theme(scene, person);
         lanes.setScene(scene);

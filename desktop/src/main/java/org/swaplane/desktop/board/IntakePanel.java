@@ -80,15 +80,14 @@ final class IntakePanel extends VBox {
                         table,
                         details,
                         choices,
+                        totals,
                         Controls.row(
-                                totals,
                                 Controls.spacer(),
                                 compare,
                                 own,
                                 look,
                                 Controls.button("leave-intake", "intake.leave", session.intakes()::leave),
                                 accept));
-        totals.setWrapText(false);
         problems.setId("intake-problems");
     }
 

@@ -188,6 +188,7 @@ public final class LanesModel {
             set(lane, LaneDetail.TARGET_LANGUAGES, String.join(" ", wanted.targets()));
             set(lane, LaneDetail.DUE, wanted.due().map(LocalDate::toString).orElse(""));
             set(lane, LaneDetail.PERSON, person.name());
+            set(lane, LaneDetail.INITIALS, person.initials());
         }
     }
 

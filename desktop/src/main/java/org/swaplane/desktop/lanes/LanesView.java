@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -16,6 +17,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableRow;
 import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
@@ -98,20 +100,27 @@ public final class LanesView extends StackPane {
                 event.consume();
             }
         });
-        table.setContextMenu(new ContextMenu(
+        ContextMenu menu = new ContextMenu(
                 item("lanes.open-selected", this::openSelected),
                 item("lanes.duplicate", () -> showForm(selected())),
                 item("lanes.archive", this::archive),
-                item("lanes.forget", () -> model.forget(selected()))));
+                item("lanes.forget", () -> model.forget(selected())));
+        table.setRowFactory(any -> withMenu(menu));
     }
 
-    private MenuItem item(String key, Runnable action) {
+    /** A row with a menu, which an empty one has not. */
+    private static TableRow<LanesModel.Row> withMenu(ContextMenu menu) {
+        TableRow<LanesModel.Row> row = new TableRow<>();
+        row.contextMenuProperty()
+                .bind(Bindings.when(row.emptyProperty())
+                        .then((ContextMenu) null)
+                        .otherwise(menu));
+        return row;
+    }
+
+    private static MenuItem item(String key, Runnable action) {
         MenuItem item = new MenuItem(Strings.text(key));
-        item.setOnAction(event -> {
-            if (selected() != null) {
-                action.run();
-            }
-        });
+        item.setOnAction(event -> action.run());
         return item;
     }
 
@@ -170,7 +179,7 @@ public final class LanesView extends StackPane {
 
     private static String languages(LanesModel.Row row) {
         return row.overview()
-                .map(lane -> lane.files() == 0 && lane.languages().isEmpty()
+                .map(lane -> lane.languages().isEmpty()
                         ? lane.sourceLanguage()
                         : Strings.text("strip.languages", lane.sourceLanguage(), String.join(", ", lane.languages())))
                 .orElse("");

@@ -17,7 +17,6 @@ import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.LanguageField;
 import org.swaplane.desktop.text.LanguagesField;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.format.FileOptions;
 
 /** What is asked for a new lane; the rest is as in another one, or by default. */
 final class NewLaneForm extends VBox {
@@ -92,11 +91,10 @@ final class NewLaneForm extends VBox {
         name.clear();
         client.clear();
         ownFolder = false;
-        FileOptions languages = model.person().languages();
-        source.setCode(other == null ? languages.sourceLanguage() : sourceOf(other));
+        source.setCode(other == null ? model.person().defaultSource() : sourceOf(other));
         targets.setCodes(
                 other == null
-                        ? languages.targetLanguage().isEmpty() ? List.of() : List.of(languages.targetLanguage())
+                        ? model.person().defaultTargets()
                         : other.overview().map(lane -> lane.languages()).orElse(List.of()));
         due.setValue(null);
         List<LanesModel.Row> lanes = new ArrayList<>();

@@ -8,15 +8,24 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Controls;
+import org.swaplane.desktop.text.LanguageField;
+import org.swaplane.desktop.text.LanguagesField;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.document.LanguageCode;
+import org.swaplane.lane.Initials;
 
 /** What holds for the person in all lanes. Each is kept as soon as it is set; lanes that are there do not change by it. */
 public final class PersonPane extends VBox {
     private final PersonSettings settings;
     private final TextField name = new TextField();
+    private final TextField initials = new TextField();
+    private final LanguageField source;
+    private final LanguagesField targets;
+    private final PersonKeys keys;
     private final CheckBox dark = new CheckBox(Strings.text("person.dark"));
     private final Spinner<Integer> size = new Spinner<>(10, 24, 13);
     private final ComboBox<String> language = Choice.of(
@@ -26,17 +35,33 @@ public final class PersonPane extends VBox {
     private final TextField folder = new TextField();
     private boolean showing;
 
-    public PersonPane(PersonSettings settings) {
+    public PersonPane(PersonSettings settings, FilePicker picker) {
         this.settings = settings;
+        this.source = new LanguageField("person-source", settings.lastLanguages());
+        this.targets = new LanguagesField("person-targets", settings.lastLanguages());
+        this.keys = new PersonKeys(settings, picker);
         getStyleClass().addAll("card", "person");
         setId("person-pane");
         name.setId("person-name");
+        initials.setId("person-initials");
         folder.setId("person-folder");
         size.setEditable(true);
         size.setMaxWidth(Double.MAX_VALUE);
         language.setMaxWidth(Double.MAX_VALUE);
         dark.setId("person-dark");
-        name.textProperty().addListener((property, before, now) -> unlessShowing(() -> settings.setName(now)));
+        name.textProperty()
+                .addListener((property, before, now) -> unlessShowing(() -> {
+                    boolean derived = settings.initials().equals(Initials.of(settings.name()));
+                    settings.setName(now);
+                    if (derived) {
+                        settings.setInitials("");
+                        showInitials();
+                    }
+                }));
+        initials.textProperty().addListener((property, before, now) -> unlessShowing(() -> settings.setInitials(now)));
+        source.onChosen(code -> unlessShowing(
+                () -> settings.setDefaultSource(LanguageCode.fault(code).isEmpty() ? code : "")));
+        targets.onChange(codes -> unlessShowing(() -> settings.setDefaultTargets(codes)));
         dark.selectedProperty().addListener((property, before, now) -> unlessShowing(() -> settings.setDark(now)));
         size.valueProperty().addListener((property, before, now) -> unlessShowing(() -> settings.setFontSize(now)));
         language.setOnAction(event -> unlessShowing(() -> settings.setInterfaceLanguage(language.getValue())));
@@ -51,11 +76,17 @@ public final class PersonPane extends VBox {
                         Controls.heading("person.title"),
                         Controls.quiet(Strings.text("person.hint")),
                         field("person.name", name),
+                        field("person.initials", initials),
                         field("person.language", language),
                         Controls.quiet(Strings.text("person.language.hint")),
                         dark,
                         field("person.font-size", size),
-                        field("person.folder", folder));
+                        field("person.folder", folder),
+                        Controls.heading("person.languages"),
+                        Controls.quiet(Strings.text("person.languages.hint")),
+                        field("lanes.source", source),
+                        field("lanes.targets", targets),
+                        keys);
     }
 
     private void keepFolder() {
@@ -82,10 +113,21 @@ public final class PersonPane extends VBox {
     void show() {
         showing = true;
         name.setText(settings.name());
+        showInitials();
         dark.setSelected(settings.isDark());
         size.getValueFactory().setValue(settings.fontSize());
         language.setValue(settings.interfaceLanguage());
         folder.setText(settings.lanesFolder().toString());
+        source.setCode(settings.defaultSource());
+        targets.setCodes(settings.defaultTargets());
+        keys.show();
         showing = false;
+    }
+
+    private void showInitials() {
+        boolean before = showing;
+        showing = true;
+        initials.setText(settings.initials());
+        showing = before;
     }
 }

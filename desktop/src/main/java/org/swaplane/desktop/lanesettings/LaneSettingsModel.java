@@ -24,7 +24,11 @@ final class LaneSettingsModel {
     }
 
     String value(LaneDetail detail) {
-        return detail == LaneDetail.PERSON ? settings().person() : settings().detail(detail);
+        return switch (detail) {
+            case PERSON -> settings().person();
+            case INITIALS -> settings().initials();
+            default -> settings().detail(detail);
+        };
     }
 
     /** Whether the lane says it itself, so that it can be reset. */

@@ -70,6 +70,7 @@ public final class LaneSettingsView implements View {
                         Controls.heading("lane.section.work"),
                         grid(
                                 text(LaneDetail.PERSON),
+                                text(LaneDetail.INITIALS),
                                 text(LaneDetail.IDLE_LIMIT_SECONDS),
                                 choice(LaneDetail.REVIEWED_WITH_ERRORS)),
                         Controls.heading("lane.section.elsewhere"),

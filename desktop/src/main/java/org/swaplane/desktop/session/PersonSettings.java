@@ -22,6 +22,7 @@ import java.util.logging.Logger;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.swaplane.format.FileOptions;
+import org.swaplane.lane.Initials;
 
 /**
  * What holds for a person in all lanes: name, languages, looks, keys, the lanes that were opened. Kept in a file of its own, apart from the
@@ -31,6 +32,14 @@ public final class PersonSettings {
     private static final Logger LOG = Logger.getLogger(PersonSettings.class.getName());
     private static final String KEYS = "key.";
     private static final String LANES = "lanes";
+    private static final String DEFAULT_SOURCE = "default-source";
+    private static final String DEFAULT_TARGETS = "default-targets";
+    private static final String INSTRUCTIONS = "instructions";
+
+    /** A control character that nobody types (record separator). */
+    private static final String DIVIDER = "\u001E";
+
+    private static final String CONTACTS = "contacts";
     private static final int MOST_LANGUAGES = 8;
 
     /** One thread for all windows, so that what was set last is written last. */
@@ -101,6 +110,15 @@ public final class PersonSettings {
 
     public void setName(String name) {
         set("name", name.strip());
+    }
+
+    /** The initials that sign the work; those of the name where none were given. */
+    public String initials() {
+        return get("initials", Initials.of(name()));
+    }
+
+    public void setInitials(String initials) {
+        set("initials", initials.strip());
     }
 
     public boolean isDark() {
@@ -181,13 +199,6 @@ public final class PersonSettings {
     }
 
     /** A lane that was opened, and when it was last. */
-    private static final String INSTRUCTIONS = "instructions";
-
-    /** A control character that nobody types (record separator). */
-    private static final String DIVIDER = "\u001E";
-
-    private static final String CONTACTS = "contacts";
-
     public record OpenedLane(Path folder, Instant at) {}
 
     /** The lanes that were opened, last opened first. */
@@ -263,16 +274,39 @@ public final class PersonSettings {
         set(INSTRUCTIONS, String.join(DIVIDER, instructions));
     }
 
-    /** The languages that a new lane begins with. */
+    /** Source language that a new lane begins with: the one that was set, else the one of last time. */
+    public String defaultSource() {
+        return get(DEFAULT_SOURCE, get("source", ""));
+    }
+
+    /** Empty to begin with the one of last time. */
+    public void setDefaultSource(String code) {
+        set(DEFAULT_SOURCE, code);
+    }
+
+    /** Target languages that a new lane begins with: those that were set, else the one of last time. */
+    public List<String> defaultTargets() {
+        return codes(get(DEFAULT_TARGETS, get("target", "")));
+    }
+
+    /** None to begin with the one of last time. */
+    public void setDefaultTargets(List<String> codes) {
+        set(DEFAULT_TARGETS, String.join(" ", codes));
+    }
+
+    /** The languages that a document without any begins with. */
     public FileOptions languages() {
-        return FileOptions.ofLanguages(get("source", ""), get("target", ""));
+        return FileOptions.ofLanguages(
+                defaultSource(), defaultTargets().stream().findFirst().orElse(""));
+    }
+
+    private static List<String> codes(String written) {
+        return Stream.of(written.split(" ")).filter(code -> !code.isEmpty()).toList();
     }
 
     /** The languages that were chosen last, last first. */
     public List<String> lastLanguages() {
-        return Stream.of(get("last-languages", "").split(" "))
-                .filter(code -> !code.isEmpty())
-                .toList();
+        return codes(get("last-languages", ""));
     }
 
     /** Work goes on if they cannot be kept. */

@@ -54,6 +54,11 @@ public final class AppCommand {
         }
     }
 
+    /** Whether there is a command of this id, in whatever view. */
+    static boolean isKnown(String id) {
+        return Strings.has("command." + id);
+    }
+
     /** Whether it can be done now. */
     public boolean isEnabled() {
         return enabled.getAsBoolean();

@@ -17,17 +17,25 @@ import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyCombination.ModifierValue;
 import javafx.scene.input.KeyEvent;
+import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.format.NewFile;
 
 /** The keys that a person gave commands, and the same as a file: a JSON object of ids and keys. */
-final class KeyBindings {
+public final class KeyBindings {
     private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
 
-    private final Commands commands;
+    private final PersonSettings person;
 
-    KeyBindings(Commands commands) {
-        this.commands = commands;
+    public KeyBindings(PersonSettings person) {
+        this.person = person;
+    }
+
+    /** The person's own keys by the ids of their commands; empty where a command has none any more. */
+    public Map<String, String> own() {
+        Map<String, String> keys = new TreeMap<>();
+        person.commandsWithKeys().forEach(id -> keys.put(id, person.keys(id).orElse("")));
+        return keys;
     }
 
     /** What was pressed, as a combination. */
@@ -41,6 +49,11 @@ final class KeyBindings {
                 value(event.isShortcutDown()));
     }
 
+    /** Keys for people, as the menus of this system write them. */
+    public static String words(String keys) {
+        return AppCommand.combination(keys).map(KeyCombination::getDisplayText).orElse("");
+    }
+
     private static ModifierValue value(boolean down) {
         return down ? ModifierValue.DOWN : ModifierValue.UP;
     }
@@ -52,20 +65,17 @@ final class KeyBindings {
                 || keys instanceof KeyCodeCombination code && code.getCode().isFunctionKey();
     }
 
-    void set(AppCommand command, String keys) {
-        commands.person().setKeys(command.id(), keys);
+    void set(String command, String keys) {
+        person.setKeys(command, keys);
     }
 
-    void reset() {
-        commands.person().commandsWithKeys().forEach(commands.person()::resetKeys);
+    /** Every command has the keys again that it comes with. */
+    public void reset() {
+        person.commandsWithKeys().forEach(person::resetKeys);
     }
 
-    /** Writes the keys of all commands into a file; what came of it is said on the window's thread. */
-    void write(Path file, Consumer<String> said) {
-        Map<String, String> keys = new TreeMap<>();
-        commands.all()
-                .forEach(each -> keys.put(
-                        each.id(), each.keys().map(KeyCombination::getName).orElse("")));
+    /** Writes keys by the ids of their commands into a file; what came of it is said on the window's thread. */
+    public void write(Map<String, String> keys, Path file, Consumer<String> said) {
         away(said, () -> {
             byte[] json = (JSON.writeValueAsString(keys) + "\n").getBytes(StandardCharsets.UTF_8);
             NewFile.write(file, true, out -> out.write(json));
@@ -74,7 +84,7 @@ final class KeyBindings {
     }
 
     /** Takes over the keys of a file, as far as commands are known and keys are; a file that cannot be read changes nothing. */
-    void read(Path file, Consumer<String> said) {
+    public void read(Path file, Consumer<String> said) {
         away(said, () -> {
             Map<String, String> keys = JSON.readValue(Files.readAllBytes(file), new TypeReference<>() {});
             return () -> take(keys);
@@ -83,13 +93,13 @@ final class KeyBindings {
 
     private String take(Map<String, String> keys) {
         int taken = 0;
-        for (AppCommand command : commands.all()) {
-            String wanted = keys.get(command.id());
-            Optional<KeyCombination> combination = wanted == null ? Optional.empty() : AppCommand.combination(wanted);
-            if (wanted != null
+        for (Map.Entry<String, String> each : keys.entrySet()) {
+            String wanted = each.getValue();
+            Optional<KeyCombination> combination = AppCommand.combination(wanted);
+            if (AppCommand.isKnown(each.getKey())
                     && (wanted.isEmpty()
                             || combination.filter(KeyBindings::isUsable).isPresent())) {
-                commands.person().setKeys(command.id(), wanted);
+                person.setKeys(each.getKey(), wanted);
                 taken++;
             }
         }

@@ -2,7 +2,9 @@ package org.swaplane.desktop.shell;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -29,7 +31,7 @@ final class KeyList extends StackPane {
     /** {@code closed} gives the keyboard back to the view in front. */
     KeyList(Commands commands, FilePicker picker, Runnable closed) {
         this.commands = commands;
-        this.bindings = new KeyBindings(commands);
+        this.bindings = new KeyBindings(commands.person());
         this.picker = picker;
         this.closed = closed;
         getStyleClass().add("overlay");
@@ -130,7 +132,7 @@ final class KeyList extends StackPane {
         if (event.getCode() == KeyCode.ESCAPE) {
             said.setText("");
         } else if (event.getCode() == KeyCode.BACK_SPACE || event.getCode() == KeyCode.DELETE) {
-            bindings.set(command, "");
+            bindings.set(command.id(), "");
             said.setText(Strings.text("keys.removed", command.words()));
         } else {
             give(command, KeyBindings.of(event));
@@ -147,13 +149,17 @@ final class KeyList extends StackPane {
         } else if (!KeyBindings.isUsable(keys)) {
             said.setText(Strings.text("keys.types", keys.getDisplayText()));
         } else {
-            bindings.set(command, keys.getName());
+            bindings.set(command.id(), keys.getName());
             said.setText(Strings.text("keys.given", command.words(), keys.getDisplayText()));
         }
     }
 
     private void export() {
-        picker.chooseTarget("swap-lane-keys.json").ifPresent((Path file) -> bindings.write(file, said::setText));
+        Map<String, String> keys = new TreeMap<>();
+        commands.all()
+                .forEach(each -> keys.put(
+                        each.id(), each.keys().map(KeyCombination::getName).orElse("")));
+        picker.chooseTarget("swap-lane-keys.json").ifPresent((Path file) -> bindings.write(keys, file, said::setText));
     }
 
     private void read() {

@@ -36,7 +36,9 @@ public final class LanguageField extends TextField {
         popup.getContent().add(found);
         popup.setAutoHide(true);
         textProperty().addListener((property, before, now) -> {
-            if (!setting) {
+            if (!setting && now.isBlank()) {
+                popup.hide();
+            } else if (!setting) {
                 offer(now);
             }
         });

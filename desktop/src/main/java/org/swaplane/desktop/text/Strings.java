@@ -48,6 +48,10 @@ public final class Strings {
         return all.size() <= FEW ? first : first + divider + text("list.more", all.size() - FEW);
     }
 
+    public static boolean has(String key) {
+        return language.bundle().containsKey(key);
+    }
+
     /** The string for {@code key}; a key that is missing shows as {@code <key>}. */
     public static String text(String key, Object... arguments) {
         Language now = language;

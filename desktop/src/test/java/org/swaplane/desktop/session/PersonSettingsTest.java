@@ -32,6 +32,29 @@ class PersonSettingsTest {
     }
 
     @Test
+    void languagesThatWereSetWinOverThoseOfLastTime() {
+        PersonSettings settings = PersonSettings.none();
+        settings.setDefaultSource("en-US");
+        settings.setDefaultTargets(List.of("da-DK", "sv-SE"));
+        settings.rememberLanguages("en-GB", "de-DE");
+
+        assertThat(settings.defaultSource()).isEqualTo("en-US");
+        assertThat(settings.defaultTargets()).containsExactly("da-DK", "sv-SE");
+        settings.setDefaultTargets(List.of());
+        assertThat(settings.defaultTargets()).containsExactly("de-DE");
+    }
+
+    @Test
+    void initialsFollowTheNameUntilTheyAreSet() {
+        PersonSettings settings = PersonSettings.none();
+        settings.setName("Mara Lind");
+        assertThat(settings.initials()).isEqualTo("ML");
+        settings.setInitials("mli");
+        settings.setName("Mara Falk");
+        assertThat(settings.initials()).isEqualTo("mli");
+    }
+
+    @Test
     void whatCannotBeReadOrKeptIsNoReasonToStop() throws IOException {
         Path broken = Files.writeString(folder.resolve("broken"), "source=\\u12\n");
         PersonSettings defaults = PersonSettings.in(broken);
