@@ -78,8 +78,9 @@ public final class Arrivals {
 
     /** How documents of this kind are read in the lane. */
     private FileOptions withDefaults(Source source) throws IOException {
+        FileOptions inLane = options.with(lane.trackStore().newSegmentation());
         Optional<String> format = lane.formats().recognise(source);
-        return format.isPresent() ? options.with(lane.settings().documentOptions(format.get())) : options;
+        return format.isPresent() ? inLane.with(lane.settings().documentOptions(format.get())) : inLane;
     }
 
     /** Reads some of what arrived in another way, and the rest as before, so that what repeats is counted anew. */

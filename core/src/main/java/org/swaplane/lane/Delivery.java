@@ -55,7 +55,8 @@ public final class Delivery {
         Path trial = Files.createTempFile(lane.folder().resolve("out"), ".trial", ".tmp");
         try {
             String wrong = trial(track, trial, progress);
-            return Gate.of(open, track.counts().unreviewed(), away(track.track()), dryRunPassed(track.track()), wrong);
+            return Gate.of(open, track.counts().unreviewed(), away(track.track()), dryRunPassed(track.track()), wrong)
+                    .asking(lane.settings().releaseConditions());
         } finally {
             Files.deleteIfExists(trial);
         }

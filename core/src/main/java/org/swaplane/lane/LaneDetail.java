@@ -1,6 +1,7 @@
 package org.swaplane.lane;
 
 import java.util.Locale;
+import org.swaplane.release.Gate;
 
 /** What a person can say about a lane in its settings; what is not said has a default. */
 public enum LaneDetail {
@@ -18,6 +19,8 @@ public enum LaneDetail {
     NAMING("{name}_{target}.{ext}"),
     /** Seconds. */
     IDLE_LIMIT_SECONDS("60"),
+    /** Conditions of a release that must be met here, by their ids, parted by spaces. */
+    RELEASE_CONDITIONS(String.join(" ", Gate.OPTIONAL)),
     /** Whether a segment with an error may be marked as reviewed. */
     REVIEWED_WITH_ERRORS("true");
 

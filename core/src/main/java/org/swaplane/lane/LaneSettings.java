@@ -6,6 +6,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
@@ -102,6 +105,11 @@ public final class LaneSettings {
                 .toList();
     }
 
+    /** Ids of the conditions of a release that are asked here. */
+    public Set<String> releaseConditions() {
+        return Set.of(detail(LaneDetail.RELEASE_CONDITIONS).strip().split("\\s+"));
+    }
+
     /** Takes over how another lane works: everything but what it is and when it is due. */
     public CompletableFuture<Void> copyFrom(LaneSettings other) {
         Map<String, String> copied = new HashMap<>(other.values);
@@ -179,6 +187,22 @@ public final class LaneSettings {
     /** Sets how the next documents of a format are read; those that are here stay as they are. */
     public CompletableFuture<Void> setDocumentOptions(String format, DocumentOptions options) {
         return set(DOCUMENTS + format, options.forOthers().toJson());
+    }
+
+    /** Lets documents of a format be read as by default again. */
+    public CompletableFuture<Void> resetDocumentOptions(String format) {
+        return set(DOCUMENTS + format, "");
+    }
+
+    /** How documents are read here where it is not as by default, by format. */
+    public SortedMap<String, DocumentOptions> ownDocumentOptions() {
+        SortedMap<String, DocumentOptions> own = new TreeMap<>();
+        values.forEach((key, value) -> {
+            if (key.startsWith(DOCUMENTS) && !value.isEmpty()) {
+                own.put(key.substring(DOCUMENTS.length()), documentOptions(key.substring(DOCUMENTS.length())));
+            }
+        });
+        return own;
     }
 
     /** What foreign attributes and elements mean here; see {@link TrackStore#setRules}. */

@@ -35,6 +35,7 @@ import org.swaplane.version.ContentSketch;
 /** The tracks of a lane: taking files in, reading them, and reading them in another way. */
 public final class TrackStore {
     private static final String SEGMENTATION = "segmentation.srx";
+    private static final String NEW_SEGMENTATION = "new-segmentation";
     private static final int MOST_SEGMENTS_IN_MEMORY = 600_000;
 
     private final Path folder;
@@ -394,6 +395,18 @@ public final class TrackStore {
         ByteArrayOutputStream srx = new ByteArrayOutputStream();
         Srx.write(rules, srx);
         return files.keep(Source.of(SEGMENTATION, srx.toByteArray()));
+    }
+
+    /** How new documents are cut here. */
+    public SegmentationRules newSegmentation() throws IOException {
+        String kept = settings.get(NEW_SEGMENTATION).orElse("");
+        return kept.isEmpty() ? SegmentationRules.shipped() : segmentation(kept);
+    }
+
+    /** Sets how new documents are cut; those that are here stay as they are. */
+    public void setNewSegmentation(SegmentationRules rules) throws IOException {
+        String kept = rules.equals(SegmentationRules.shipped()) ? "" : keptSegmentation(rules);
+        LaneWriter.await(settings.set(NEW_SEGMENTATION, kept));
     }
 
     private SegmentationRules segmentation(String sha256) throws IOException {

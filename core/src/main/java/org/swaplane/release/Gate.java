@@ -3,9 +3,13 @@ package org.swaplane.release;
 import static org.swaplane.wording.Wording.text;
 
 import java.util.List;
+import java.util.Set;
 
 /** The conditions that must hold before a file is released. */
 public record Gate(List<Condition> conditions) {
+    /** Conditions that a lane may do without, by their ids; that the target file reads back is always asked. */
+    public static final List<String> OPTIONAL = List.of("dry-run", "away", "findings", "reviewed");
+
     public Gate {
         conditions = List.copyOf(conditions);
     }
@@ -33,6 +37,13 @@ public record Gate(List<Condition> conditions) {
 
     private static Condition condition(String id, boolean holds, Object... arguments) {
         return new Condition(id, holds, text("gate." + id + (holds ? ".held" : ".open"), arguments));
+    }
+
+    /** The same without the conditions that nobody asks for. */
+    public Gate asking(Set<String> required) {
+        return new Gate(conditions.stream()
+                .filter(condition -> !OPTIONAL.contains(condition.id()) || required.contains(condition.id()))
+                .toList());
     }
 
     public boolean holds() {

@@ -173,6 +173,16 @@ class ArrivalsTest {
     }
 
     @Test
+    void aLaneCutsTheNextDocumentAsTheOneBefore() throws IOException {
+        Path file = Files.write(folder.resolve("a.txt"), text("One sentence. Two sentences.\n"));
+        lane.trackStore().setNewSegmentation(SegmentationRules.BY_PARAGRAPH);
+        assertThat(read(FileOptions.NONE, file).get(0).document().segments()).hasSize(1);
+
+        lane.trackStore().setNewSegmentation(SegmentationRules.shipped());
+        assertThat(read(FileOptions.NONE, file).get(0).document().segments()).hasSize(2);
+    }
+
+    @Test
     void aReferenceIsKeptUnderItsNameAndNeverOutsideTheLane() throws IOException {
         Path kept = lane.references().keep(Source.of("../style guide.pdf", text("%PDF")));
 

@@ -93,6 +93,16 @@ class DeliveryTest {
     }
 
     @Test
+    void aLaneMayDoWithoutConditionsButNotWithoutReadingBack() throws IOException {
+        LaneWriter.await(lane.settings().set(LaneDetail.RELEASE_CONDITIONS, "findings"));
+        assertThat(open()).containsExactly("findings");
+
+        LaneWriter.await(lane.settings().set(LaneDetail.RELEASE_CONDITIONS, ""));
+        new Work(lane, track).type("Mara", 0, new Value(Content.of("a\u0002b"), State.TRANSLATED));
+        assertThat(open()).containsExactly("write-back");
+    }
+
+    @Test
     void nothingIsReleasedThroughAnOpenGateWithoutAReason() throws IOException {
         Gate gate = delivery.gate(track.now(), Progress.NONE);
 

@@ -20,6 +20,7 @@ import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableRow;
 import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -55,11 +56,17 @@ public final class LanesView extends StackPane {
         fresh = Controls.primary("new-lane", "lanes.new", () -> showForm(null));
         Button open = Controls.button("open-lane", "lanes.open", this::openOther);
         Button check = Controls.button("check-files", "lanes.check-files", checkFiles);
-        Button settings = Controls.button("person-settings", "lanes.person", this::showPerson);
+        Button settings = Controls.button("person-settings", "lanes.person", this::togglePerson);
         fillTable();
         side.setFitToWidth(true);
         side.getStyleClass().add("side-form");
         side.setId("lanes-side");
+        side.addEventHandler(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                hideSide();
+                event.consume();
+            }
+        });
         HBox split = Controls.styled(new HBox(table, side), "dry-run-split");
         HBox.setHgrow(table, Priority.ALWAYS);
         VBox.setVgrow(split, Priority.ALWAYS);
@@ -149,9 +156,15 @@ public final class LanesView extends StackPane {
         form.begin();
     }
 
-    private void showPerson() {
-        person.show();
-        showSide(person);
+    /** Shows the person's settings, or puts them away again. */
+    private void togglePerson() {
+        if (side.isVisible() && side.getContent() == person) {
+            hideSide();
+        } else {
+            person.show();
+            showSide(person);
+            person.begin();
+        }
     }
 
     private void showSide(Node content) {

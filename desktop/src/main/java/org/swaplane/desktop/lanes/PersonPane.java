@@ -124,6 +124,10 @@ public final class PersonPane extends VBox {
         showing = false;
     }
 
+    void begin() {
+        name.requestFocus();
+    }
+
     private void showInitials() {
         boolean before = showing;
         showing = true;

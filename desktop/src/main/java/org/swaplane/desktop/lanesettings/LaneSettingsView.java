@@ -3,9 +3,11 @@ package org.swaplane.desktop.lanesettings;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -29,6 +31,7 @@ import org.swaplane.desktop.text.LanguageField;
 import org.swaplane.desktop.text.LanguagesField;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.LaneDetail;
+import org.swaplane.release.Gate;
 
 /** What holds for this lane, one line each: what it is, whether that is the default, and the way back to it. */
 public final class LaneSettingsView implements View {
@@ -37,10 +40,12 @@ public final class LaneSettingsView implements View {
 
     private static final double LABELS = 190;
     private static final double MARKS = 170;
+    private static final double RESETS = 72;
 
     private final LaneSession session;
     private final LaneSettingsModel model;
     private final Map<LaneDetail, Line> lines = new EnumMap<>(LaneDetail.class);
+    private final NewDocuments documents;
     private final VBox node;
     private Node first;
     private boolean showing;
@@ -51,6 +56,7 @@ public final class LaneSettingsView implements View {
     public LaneSettingsView(LaneSession session) {
         this.session = session;
         this.model = new LaneSettingsModel(session);
+        this.documents = new NewDocuments(session);
         List<String> last = session.person().lastLanguages();
         VBox page = Controls.styled(new VBox(), "column");
         page.getChildren()
@@ -67,6 +73,11 @@ public final class LaneSettingsView implements View {
                         Controls.heading("lane.section.files"),
                         Controls.quiet(Strings.text("release.naming-hint")),
                         grid(text(LaneDetail.NAMING)),
+                        Controls.heading("lane.section.release"),
+                        grid(conditions()),
+                        Controls.heading("lane.section.documents"),
+                        Controls.quiet(Strings.text("lane.elsewhere")),
+                        documents,
                         Controls.heading("lane.section.work"),
                         grid(
                                 text(LaneDetail.PERSON),
@@ -74,10 +85,7 @@ public final class LaneSettingsView implements View {
                                 text(LaneDetail.IDLE_LIMIT_SECONDS),
                                 choice(LaneDetail.REVIEWED_WITH_ERRORS)),
                         Controls.heading("lane.section.elsewhere"),
-                        Controls.row(
-                                go("lane.go.checks", ViewId.CHECKS),
-                                go("lane.go.dry-run", ViewId.DRY_RUN),
-                                Controls.quiet(Strings.text("lane.elsewhere"))));
+                        Controls.row(go("lane.go.checks", ViewId.CHECKS), go("lane.go.dry-run", ViewId.DRY_RUN)));
         ScrollPane scroll = new ScrollPane(page);
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -95,7 +103,11 @@ public final class LaneSettingsView implements View {
         ColumnConstraints values = new ColumnConstraints();
         values.setHgrow(Priority.ALWAYS);
         grid.getColumnConstraints()
-                .setAll(new ColumnConstraints(LABELS), values, new ColumnConstraints(MARKS), new ColumnConstraints());
+                .setAll(
+                        new ColumnConstraints(LABELS),
+                        values,
+                        new ColumnConstraints(MARKS),
+                        new ColumnConstraints(RESETS));
         for (int i = 0; i < rows.length; i++) {
             grid.addRow(i, rows[i]);
         }
@@ -168,6 +180,26 @@ public final class LaneSettingsView implements View {
         return line(detail, box, () -> box.setSelected(Boolean.parseBoolean(model.value(detail))));
     }
 
+    /** Which conditions must be met before a release. */
+    private Node[] conditions() {
+        Map<String, CheckBox> boxes = new LinkedHashMap<>();
+        for (String id : Gate.OPTIONAL) {
+            CheckBox box = new CheckBox(Strings.text("lane.condition." + id));
+            box.setId("condition-" + id);
+            box.setOnAction(event -> keep(
+                    LaneDetail.RELEASE_CONDITIONS,
+                    Gate.OPTIONAL.stream()
+                            .filter(each -> boxes.get(each).isSelected())
+                            .collect(Collectors.joining(" "))));
+            boxes.put(id, box);
+        }
+        return line(
+                LaneDetail.RELEASE_CONDITIONS,
+                Controls.styled(new VBox(boxes.values().toArray(Node[]::new)), "column-tight"),
+                () -> boxes.forEach((id, box) -> box.setSelected(
+                        session.lane().settings().releaseConditions().contains(id))));
+    }
+
     private Node[] language(LaneDetail detail, List<String> last) {
         LanguageField field = new LanguageField(id(detail), last);
         field.onChosen(code -> keep(detail, code));
@@ -212,6 +244,7 @@ public final class LaneSettingsView implements View {
     @Override
     public void refresh() {
         new ArrayList<>(lines.keySet()).forEach(this::show);
+        documents.show();
         node.setDisable(model.isReadOnly());
     }
 

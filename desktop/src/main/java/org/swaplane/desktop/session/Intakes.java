@@ -11,6 +11,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.extension.ExtensionRules;
+import org.swaplane.format.DocumentFile;
 import org.swaplane.format.FileOptions;
 import org.swaplane.intake.Arrival;
 import org.swaplane.intake.Arrivals;
@@ -21,6 +22,7 @@ import org.swaplane.lane.OtherLanes;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSummary;
 import org.swaplane.lane.VersionUpdate;
+import org.swaplane.segmentation.SegmentationRules;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
@@ -250,6 +252,30 @@ public final class Intakes {
             LaneWriter.await(lane().settings()
                     .setDocumentOptions(format, arrival.options().document()));
         }
+        if (arrival.file().filter(DocumentFile.class::isInstance).isPresent()) {
+            lane().trackStore().setNewSegmentation(arrival.options().segmentation());
+        }
+    }
+
+    /** Lets documents of a format that come from now on be read as by default. */
+    public void forgetOptions(String format, Runnable done) {
+        session.background()
+                .run(
+                        Strings.text("task.rules"),
+                        progress -> LaneWriter.await(lane().settings().resetDocumentOptions(format)),
+                        reset -> done.run());
+    }
+
+    /** Lets documents that come from now on be cut as by default. */
+    public void forgetSegmentation(Runnable done) {
+        session.background()
+                .run(
+                        Strings.text("task.rules"),
+                        progress -> {
+                            lane().trackStore().setNewSegmentation(SegmentationRules.shipped());
+                            return null;
+                        },
+                        reset -> done.run());
     }
 
     private OtherLanes otherLanes() {
