@@ -31,10 +31,10 @@ public record ExtensionRules(List<ReadingRule> reading, List<WritingRule> writin
                 reading.stream().filter(each -> !each.equals(rule)).toList(), writing);
     }
 
-    /** With one more writing rule; another rule for the same state and attribute goes. */
+    /** With one more writing rule; another rule for the same occasion and attribute goes. */
     public ExtensionRules with(WritingRule rule) {
         List<WritingRule> rules = new ArrayList<>(writing);
-        rules.removeIf(each -> each.state() == rule.state()
+        rules.removeIf(each -> each.when() == rule.when()
                 && each.element().equals(rule.element())
                 && each.attribute().equals(rule.attribute())
                 && each.namespace().equals(rule.namespace()));

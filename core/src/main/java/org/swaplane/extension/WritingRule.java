@@ -1,6 +1,11 @@
 package org.swaplane.extension;
 
-import org.swaplane.document.State;
+import com.fasterxml.jackson.annotation.JsonAlias;
 
-/** When a segment gets this state, a foreign attribute of its unit, segment or target element gets this value. */
-public record WritingRule(State state, String namespace, String element, String attribute, String value) {}
+/**
+ * When this happens to a segment, a foreign attribute of its unit, segment or target element gets this value.
+ *
+ * @param when rules of earlier versions, which were about states only, call it {@code state}
+ */
+public record WritingRule(
+        @JsonAlias("state") Occasion when, String namespace, String element, String attribute, String value) {}

@@ -6,9 +6,10 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 import org.swaplane.document.State;
+import org.swaplane.extension.Occasion;
 import org.swaplane.extension.WritingRule;
 
-/** Writes states into foreign attributes, as the writing rules of the lane say. */
+/** Writes states and locks into foreign attributes, as the writing rules of the lane say. */
 public final class MirroredStates {
     private final List<WritingRule> rules;
     private final Map<String, String> rootNamespaces;
@@ -26,10 +27,15 @@ public final class MirroredStates {
 
     /** The start tag of an element for a segment that now has {@code state}. */
     public UnaryOperator<StartTag> on(String element, State state) {
+        return on(element, Occasion.of(state));
+    }
+
+    /** The start tag of an element for a segment to which this happened. */
+    public UnaryOperator<StartTag> on(String element, Occasion occasion) {
         return tag -> {
             StartTag result = tag;
             for (WritingRule rule : rules) {
-                if (rule.state() == state && rule.element().equals(element)) {
+                if (rule.when() == occasion && rule.element().equals(element)) {
                     result = mirrored(result, rule);
                 }
             }

@@ -4,19 +4,25 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import org.junit.jupiter.api.Test;
-import org.swaplane.document.State;
 import org.swaplane.task.CannotProceedException;
 
 class ExtensionRulesTest {
     private static final ReadingRule LOCKED = new ReadingRule("urn:a", "unit", "x", "1", Meaning.LOCKED);
     private static final ReadingRule FINAL = new ReadingRule("urn:a", "unit", "x", "1", Meaning.FINAL);
-    private static final WritingRule MIRROR = new WritingRule(State.FINAL, "urn:a", "unit", "x", "1");
+    private static final WritingRule MIRROR = new WritingRule(Occasion.FINAL, "urn:a", "unit", "x", "1");
 
     @Test
     void areTheSameAfterBeingSavedForAnotherLane() {
         ExtensionRules rules = ExtensionRules.NONE.with(LOCKED).with(MIRROR);
 
         assertThat(ExtensionRules.ofJson("rules.json", rules.toJson())).isEqualTo(rules);
+    }
+
+    @Test
+    void rulesOfEarlierVersionsWereAboutStates() {
+        String written = ExtensionRules.NONE.with(MIRROR).toJson().replace("\"when\"", "\"state\"");
+
+        assertThat(ExtensionRules.ofJson("rules.json", written).writing()).containsExactly(MIRROR);
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.swaplane.content.Content;
 import org.swaplane.document.ForeignItem;
@@ -13,6 +14,7 @@ import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.extension.ExtensionRules;
 import org.swaplane.extension.Meaning;
+import org.swaplane.extension.Occasion;
 import org.swaplane.extension.ReadingRule;
 import org.swaplane.extension.WritingRule;
 
@@ -90,8 +92,8 @@ class ForeignAttributesTest {
 
     @Test
     void aStateIsMirroredIntoAnAttributeThatIsThereOrNot() throws IOException {
-        WritingRule onUnit = new WritingRule(State.REVIEWED, TOOL, "trans-unit", "step", "done & well");
-        WritingRule onTarget = new WritingRule(State.REVIEWED, TOOL, "target", "by", "Ben");
+        WritingRule onUnit = new WritingRule(Occasion.REVIEWED, TOOL, "trans-unit", "step", "done & well");
+        WritingRule onTarget = new WritingRule(Occasion.REVIEWED, TOOL, "target", "by", "Ben");
         Rewriting file = file(XLIFF_12, List.of(), onUnit, onTarget);
         Content four = file.document().segments().get(3).source();
 
@@ -108,8 +110,8 @@ class ForeignAttributesTest {
 
     @Test
     void inXliff2AStateIsMirroredOnTheSegmentOrTheUnit() throws IOException {
-        WritingRule onUnit = new WritingRule(State.FINAL, TOOL, "unit", "frozen", "no");
-        WritingRule onSegment = new WritingRule(State.FINAL, TOOL, "segment", "step", "shipped");
+        WritingRule onUnit = new WritingRule(Occasion.FINAL, TOOL, "unit", "frozen", "no");
+        WritingRule onSegment = new WritingRule(Occasion.FINAL, TOOL, "segment", "step", "shipped");
 
         assertThat(file(XLIFF_2, List.of(), onUnit, onSegment)
                         .write(new SegmentEdit(0, Content.of("Eins"), State.FINAL)))
@@ -117,11 +119,37 @@ class ForeignAttributesTest {
     }
 
     @Test
+    void aLockIsMirroredAsTheOtherToolSaysIt() throws IOException {
+        Rewriting old = file(
+                XLIFF_12,
+                List.of(),
+                new WritingRule(Occasion.LOCKED, TOOL, "trans-unit", "frozen", "yes"),
+                new WritingRule(Occasion.UNLOCKED, TOOL, "trans-unit", "frozen", "no"),
+                new WritingRule(Occasion.LOCKED, TOOL, "target", "by", "Ben"));
+        Segment second = old.document().segments().get(1);
+        assertThat(old.write(new SegmentEdit(1, second.target(), second.state(), Optional.of(true))))
+                .contains("<trans-unit id=\"2\" t:step=\"done\" translate=\"no\" t:frozen=\"yes\">")
+                .contains("<target t:by=\"Ben\"");
+        assertThat(old.write(new SegmentEdit(1, second.target(), second.state(), Optional.of(false))))
+                .contains("translate=\"yes\" t:frozen=\"no\">")
+                .contains("<target t:by=\"Mara\"");
+
+        Rewriting now = file(
+                XLIFF_2,
+                List.of(),
+                new WritingRule(Occasion.LOCKED, TOOL, "unit", "frozen", "always"),
+                new WritingRule(Occasion.LOCKED, TOOL, "segment", "step", "kept"));
+        assertThat(now.write(new SegmentEdit(0, Content.of("Eins"), State.FINAL, Optional.of(true))))
+                .contains("<unit id=\"u\" t:frozen=\"always\" translate=\"no\">")
+                .contains("<segment id=\"a\" t:step=\"kept\" state=\"final\">");
+    }
+
+    @Test
     void aFileWithoutTheNamespaceGetsNoAttribute() throws IOException {
         Rewriting other = file(
                 XLIFF_2.replace(" xmlns:t=\"urn:marram:tool\"", "").replaceAll(" t:\\w+=\"\\w+\"", ""),
                 List.of(),
-                new WritingRule(State.FINAL, TOOL, "segment", "step", "shipped"));
+                new WritingRule(Occasion.FINAL, TOOL, "segment", "step", "shipped"));
 
         assertThat(other.write(new SegmentEdit(0, Content.of("Eins"), State.FINAL)))
                 .contains("<segment id=\"a\" state=\"final\">");

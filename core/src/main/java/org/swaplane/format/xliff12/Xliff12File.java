@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
+import org.swaplane.extension.Occasion;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.MirroredStates;
 import org.swaplane.format.SegmentEdit;
@@ -73,9 +75,7 @@ final class Xliff12File extends SplicedXmlFile {
         for (SegmentEdit edit : places.subFlows().resolved(edits, document.segments(), places.slots(), splices)) {
             Segment segment = document.segments().get(edit.segment());
             TargetSlot slot = places.slots().get(edit.segment());
-            edit.lock()
-                    .ifPresent(lock -> tags.change(
-                            slot.ownerTag(), segment.key(), tag -> tag.with("translate", lock ? "no" : "yes")));
+            edit.lock().ifPresent(lock -> tags.change(slot.ownerTag(), segment.key(), tag -> locked(tag, lock)));
             edit.proposal().ifPresent(proposal -> splices.add(proposed(proposal, edit.segment())));
             SegmentedUnit unit = places.segmented().get(edit.segment());
             if (unit == null) {
@@ -85,6 +85,10 @@ final class Xliff12File extends SplicedXmlFile {
             }
         }
         byUnit.forEach((unit, own) -> splices.addAll(unit.splices(own, document.segments(), tags, mirrored)));
+    }
+
+    private StartTag locked(StartTag tag, boolean lock) {
+        return mirrored.on("trans-unit", Occasion.ofLock(lock)).apply(tag.with("translate", lock ? "no" : "yes"));
     }
 
     /** Behind the target of the unit, or where it would stand (section 2.4.1, alt-trans). */
@@ -117,9 +121,15 @@ final class Xliff12File extends SplicedXmlFile {
         }
         UnaryOperator<StartTag> stated = stated(edit.state(), mirrored);
         if (slot.exists()) {
+            Optional<UnaryOperator<StartTag>> onState = newState ? Optional.of(stated) : Optional.empty();
+            Optional<UnaryOperator<StartTag>> onLock = edit.lock()
+                    .filter(lock -> mirrored.concern("target"))
+                    .map(lock -> mirrored.on("target", Occasion.ofLock(lock)));
             splices.addAll(slot.rewrite(
                     segment.key(),
-                    newState ? Optional.of(stated) : Optional.empty(),
+                    Stream.of(onState, onLock)
+                            .flatMap(Optional::stream)
+                            .reduce((first, second) -> tag -> second.apply(first.apply(tag))),
                     newTarget ? Optional.of(edit.target()) : Optional.empty()));
         } else if (newTarget || newState && edit.state() != State.INITIAL) {
             // A target without a state is a translation already.

@@ -11,6 +11,7 @@ import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
+import org.swaplane.extension.Occasion;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.MirroredStates;
 import org.swaplane.format.SegmentEdit;
@@ -112,8 +113,12 @@ final class Xliff2File extends SplicedXmlFile {
         boolean newTarget = !edit.target().equals(segment.target());
         // A state in the file counts only once there is a target.
         boolean wakesAnotherState = newTarget && States2.read(segment.nativeState()) != edit.state();
-        edit.lock()
-                .ifPresent(lock -> tags.change(unit, segment.key(), tag -> tag.with("translate", lock ? "no" : "yes")));
+        edit.lock().ifPresent(lock -> {
+            tags.change(unit, segment.key(), tag -> locked(tag, lock));
+            if (mirrored.concern("segment")) {
+                tags.change(slot.ownerTag(), segment.key(), mirrored.on("segment", Occasion.ofLock(lock)));
+            }
+        });
         if (edit.state() != segment.state() || wakesAnotherState) {
             tags.change(slot.ownerTag(), segment.key(), tag -> stated(tag, edit.state()));
             if (mirrored.concern("unit")) {
@@ -127,6 +132,10 @@ final class Xliff2File extends SplicedXmlFile {
                 splices.add(slot.insert(segment.key(), UnaryOperator.identity(), edit.target()));
             }
         }
+    }
+
+    private StartTag locked(StartTag tag, boolean lock) {
+        return mirrored.on("unit", Occasion.ofLock(lock)).apply(tag.with("translate", lock ? "no" : "yes"));
     }
 
     /** A sub-state refines one state, so it goes when the state changes (XLIFF 2.1, section 4.7.3.1, subState). */

@@ -22,9 +22,9 @@ import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.ForeignItem;
-import org.swaplane.document.State;
 import org.swaplane.extension.ExtensionRules;
 import org.swaplane.extension.Meaning;
+import org.swaplane.extension.Occasion;
 import org.swaplane.extension.ReadingRule;
 import org.swaplane.extension.WritingRule;
 import org.swaplane.format.NewFile;
@@ -117,7 +117,7 @@ final class ForeignPanel extends VBox {
                 });
     }
 
-    private ComboBox<Optional<State>> written(ForeignItem item, String value, ExtensionRules rules) {
+    private ComboBox<Optional<Occasion>> written(ForeignItem item, String value, ExtensionRules rules) {
         Optional<WritingRule> known = rules.writing().stream()
                 .filter(rule -> rule.namespace().equals(item.namespace())
                         && rule.element().equals(item.element())
@@ -125,9 +125,9 @@ final class ForeignPanel extends VBox {
                         && rule.value().equals(value))
                 .findFirst();
         return choice(
-                State.values(),
-                known.map(WritingRule::state),
-                each -> Strings.text("state." + each.name().toLowerCase(Locale.ROOT)),
+                Occasion.values(),
+                known.map(WritingRule::when),
+                each -> Strings.text("occasion." + each.name().toLowerCase(Locale.ROOT)),
                 chosen -> {
                     ExtensionRules without = known.map(rules::without).orElse(rules);
                     session.intakes()
