@@ -2,14 +2,13 @@ package org.swaplane.cli;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.swaplane.convert.Conversion;
 import org.swaplane.convert.CopyConversion;
 import org.swaplane.convert.CopyOptions;
+import org.swaplane.exchange.DueTime;
 import org.swaplane.exchange.RowSelection;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.FileOptions;
@@ -126,14 +125,7 @@ final class ConvertCommand implements Callable<Integer> {
 
     /** A date with or without a time, as it was given. */
     private String date() {
-        if (!due.isEmpty() && !due.matches("\\d{4}-\\d\\d-\\d\\d(?:[T ]\\d\\d:\\d\\d)?")) {
-            throw new CannotProceedException("--due", "command.no-date", due);
-        }
-        try {
-            if (!due.isEmpty()) {
-                LocalDate.parse(due.substring(0, 10));
-            }
-        } catch (DateTimeParseException e) {
+        if (!due.isEmpty() && DueTime.parse(due).isEmpty()) {
             throw new CannotProceedException("--due", "command.no-date", due);
         }
         return due;

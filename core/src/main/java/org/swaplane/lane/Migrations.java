@@ -22,7 +22,8 @@ final class Migrations {
             "5-counts",
             "6-plans",
             "7-trip-events",
-            "8-source-versions");
+            "8-source-versions",
+            "9-trip-rate");
 
     /** Columns that the tables did not have before lanes were numbered. */
     private static final List<String> UNNUMBERED = List.of(

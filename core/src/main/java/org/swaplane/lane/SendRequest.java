@@ -1,8 +1,10 @@
 package org.swaplane.lane;
 
-import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.swaplane.exchange.DueTime;
+import org.swaplane.exchange.Rate;
 import org.swaplane.exchange.RowSelection;
 
 /**
@@ -11,6 +13,7 @@ import org.swaplane.exchange.RowSelection;
  * @param people one copy for each of them; several share the work by words
  * @param selection what of each track; the shares are made of it
  * @param due until when it is wanted back
+ * @param rates what was agreed with whom, by their names; kept with the trips
  * @param instructions of the sender's own, a paragraph each
  * @param context how many segments around a part are shown as well
  * @param together whether several tracks into the same language go in one copy
@@ -20,23 +23,26 @@ public record SendRequest(
         Purpose purpose,
         Form form,
         RowSelection selection,
-        Optional<LocalDate> due,
+        Optional<DueTime> due,
+        Map<String, Rate> rates,
         List<String> instructions,
         int context,
         boolean together) {
     public SendRequest {
         people = List.copyOf(people);
+        rates = Map.copyOf(rates);
         instructions = List.copyOf(instructions);
     }
 
     /** The same of other segments. */
     public SendRequest of(RowSelection other) {
-        return new SendRequest(people, purpose, form, other, due, instructions, context, together);
+        return new SendRequest(people, purpose, form, other, due, rates, instructions, context, together);
     }
 
     /** All of it to one person. */
     public static SendRequest of(String person, Purpose purpose, Form form) {
-        return new SendRequest(List.of(person), purpose, form, RowSelection.ALL, Optional.empty(), List.of(), 0, false);
+        return new SendRequest(
+                List.of(person), purpose, form, RowSelection.ALL, Optional.empty(), Map.of(), List.of(), 0, false);
     }
 
     /**

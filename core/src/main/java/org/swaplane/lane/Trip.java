@@ -1,8 +1,10 @@
 package org.swaplane.lane;
 
 import java.time.Instant;
-import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.Optional;
+import org.swaplane.exchange.DueTime;
+import org.swaplane.exchange.Rate;
 
 /**
  * One crossing: a copy that went out, and what came back.
@@ -13,6 +15,7 @@ import java.util.Optional;
  * @param words of the sources that were sent; 0 in trips of earlier versions
  * @param back what came back, empty while it is away
  * @param version of the source that went out
+ * @param rate what was agreed for it
  * @param withdrawn whether it is not waited for any more; if it comes back all the same, it is recognised
  */
 public record Trip(
@@ -23,19 +26,20 @@ public record Trip(
         Instant sentAt,
         String sentName,
         String sentSha256,
-        Optional<LocalDate> due,
+        Optional<DueTime> due,
         int words,
         Optional<Back> back,
         boolean withdrawn,
-        int version) {
+        int version,
+        Optional<Rate> rate) {
     /** Whether the copy is out and waited for. */
     public boolean isAway() {
         return back.isEmpty() && !withdrawn && purpose != Purpose.DELIVERY;
     }
 
-    /** Whether it is out longer than it should be, on this day. */
-    public boolean isOverdue(LocalDate today) {
-        return isAway() && due.filter(today::isAfter).isPresent();
+    /** Whether it is out longer than it should be. */
+    public boolean isOverdue(LocalDateTime now) {
+        return isAway() && due.filter(each -> each.isPast(now)).isPresent();
     }
 
     /** The same, come back. */
@@ -52,7 +56,8 @@ public record Trip(
                 words,
                 Optional.of(other),
                 withdrawn,
-                version);
+                version,
+                rate);
     }
 
     /** The copy that came back; {@code report} is the name of the report in the lane's folder of reports. */

@@ -4,12 +4,13 @@ import static org.swaplane.wording.Wording.text;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.swaplane.exchange.DueTime;
 import org.swaplane.report.Cell;
 import org.swaplane.report.Report;
 import org.swaplane.report.ReportForm;
@@ -37,11 +38,11 @@ public final class TripLog {
     }
 
     private Report report() {
-        LocalDate today = LocalDate.now(lane.clock());
+        LocalDateTime now = LocalDateTime.now(lane.clock());
         Map<String, List<TripEvent>> events =
                 lane.trips().events().stream().collect(Collectors.groupingBy(TripEvent::trip));
         List<List<Cell>> rows = lane.trips().all().stream()
-                .map(trip -> row(trip, events.getOrDefault(trip.code(), List.of()), today))
+                .map(trip -> row(trip, events.getOrDefault(trip.code(), List.of()), now))
                 .toList();
         Report.Builder report = Report.titled(text("report.trips.title", lane.name()));
         if (rows.isEmpty()) {
@@ -54,7 +55,7 @@ public final class TripLog {
                 .build();
     }
 
-    private List<Cell> row(Trip trip, List<TripEvent> events, LocalDate today) {
+    private List<Cell> row(Trip trip, List<TripEvent> events, LocalDateTime now) {
         return List.of(
                 Cell.of(trip.code(), Cell.Tone.CODE),
                 Cell.of(lane.track(trip.track()).name()),
@@ -62,13 +63,13 @@ public final class TripLog {
                 Cell.of(text("report.trips.purpose." + trip.purpose().name().toLowerCase(Locale.ROOT))),
                 Cell.of(trip.words()),
                 Cell.of(trip.sentAt().truncatedTo(ChronoUnit.SECONDS).toString()),
-                Cell.of(trip.due().map(LocalDate::toString).orElse("")),
-                state(trip, today),
+                Cell.of(trip.due().map(DueTime::toString).orElse("")),
+                state(trip, now),
                 Cell.of(events.stream().map(TripLog::words).collect(Collectors.joining("\n"))));
     }
 
-    private static Cell state(Trip trip, LocalDate today) {
-        if (trip.isOverdue(today)) {
+    private static Cell state(Trip trip, LocalDateTime now) {
+        if (trip.isOverdue(now)) {
             return Cell.of(text("report.trips.state.overdue"), Cell.Tone.BAD);
         }
         String state = trip.isAway()

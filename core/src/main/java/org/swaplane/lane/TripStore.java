@@ -7,7 +7,6 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +14,8 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.exchange.DueTime;
+import org.swaplane.exchange.Rate;
 import org.swaplane.format.Source;
 import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.reviewcopy.ReturnedRow;
@@ -118,11 +119,12 @@ public final class TripStore implements TrackStore.PositionalData {
                 words,
                 Optional.empty(),
                 false,
-                track.version().number());
+                track.version().number(),
+                Optional.ofNullable(request.rates().get(person)));
         LaneWriter.await(writer.submit(transaction -> {
             database.update(
-                    "insert into trip (code, track, person, purpose, sent_at, sent_name, sent_sha256, due, words, version)"
-                            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                    "insert into trip (code, track, person, purpose, sent_at, sent_name, sent_sha256, due, words, version, rate)"
+                            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
                     code,
                     track.id(),
                     person,
@@ -130,9 +132,10 @@ public final class TripStore implements TrackStore.PositionalData {
                     trip.sentAt().toString(),
                     copy.name(),
                     sha256,
-                    request.due().map(LocalDate::toString).orElse(""),
+                    request.due().map(DueTime::toString).orElse(""),
                     words,
-                    trip.version());
+                    trip.version(),
+                    trip.rate().map(Rate::toString).orElse(""));
             record(code, person, TripEvent.Kind.SENT, copy.name());
             changed(trip, transaction);
             return null;
@@ -297,11 +300,12 @@ public final class TripStore implements TrackStore.PositionalData {
                 Instant.parse(row.getString("sent_at")),
                 row.getString("sent_name"),
                 row.getString("sent_sha256"),
-                Optional.of(row.getString("due")).filter(day -> !day.isEmpty()).map(LocalDate::parse),
+                DueTime.parse(row.getString("due")),
                 row.getInt("words"),
                 back,
                 row.getInt("withdrawn") != 0,
-                row.getInt("version"));
+                row.getInt("version"),
+                Rate.parse(row.getString("rate")));
     }
 
     @Override

@@ -9,7 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -24,6 +24,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.swaplane.content.Content;
 import org.swaplane.document.State;
+import org.swaplane.exchange.DueTime;
+import org.swaplane.exchange.Rate;
 import org.swaplane.exchange.RowSelection;
 import org.swaplane.exchange.StructureProblem;
 import org.swaplane.format.FileOptions;
@@ -81,7 +83,8 @@ class SendingTest {
                 Purpose.REVIEW,
                 new SendRequest.Form(form),
                 what,
-                Optional.of(LocalDate.parse("2026-11-20")),
+                DueTime.parse("2026-11-20 17:00"),
+                Map.of("Ines Falk", Rate.parse("0,11 EUR/word").orElseThrow()),
                 List.of("Use the short forms."),
                 1,
                 together);
@@ -170,11 +173,15 @@ class SendingTest {
     void theHistoryOfATripSaysEverythingThatHappened() throws IOException {
         CopyExport.Sent sent =
                 send(List.of("Ines Falk"), RowSelection.ALL, false, "tsv").get(0);
+        assertThat(sent.trip().rate()).get().hasToString("0.11 EUR/word");
         LaneWriter.await(lane.trips().reminded(sent.trip()));
         ReturnImport.Recognised back = new ReturnImport(lane).read(Source.of(sent.file()));
         new ReturnImport(lane).take(back, Set.of());
 
-        assertThat(sent.trip().isOverdue(LocalDate.parse("2026-11-23"))).isTrue();
+        assertThat(sent.trip().isOverdue(LocalDateTime.parse("2026-11-20T17:00")))
+                .isFalse();
+        assertThat(sent.trip().isOverdue(LocalDateTime.parse("2026-11-20T17:01")))
+                .isTrue();
         assertThat(lane.trips().events())
                 .filteredOn(event -> event.trip().equals(sent.trip().code()))
                 .extracting(TripEvent::kind)
@@ -197,6 +204,7 @@ class SendingTest {
                 SendRequest.Form.DOCX,
                 RowSelection.ALL,
                 Optional.empty(),
+                Map.of(),
                 List.of("Use the short forms."),
                 0,
                 true);

@@ -57,9 +57,7 @@ enum VersionKind {
                 "<guide>\n"
                         + lines(contents.size(), i -> "<p>" + marked(contents.get(i), "<em>", "</em>") + "</p>")
                         + "\n</guide>";
-            case CSV ->
-                "id,Text\n"
-                        + lines(contents.size(), i -> i + ",\"" + marked(contents.get(i), "«", "»") + '"');
+            case CSV -> "id,Text\n" + lines(contents.size(), i -> i + ",\"" + marked(contents.get(i), "«", "»") + '"');
             case JSON ->
                 "{\n"
                         + IntStream.range(0, contents.size())

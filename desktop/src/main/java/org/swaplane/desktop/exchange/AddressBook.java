@@ -2,10 +2,12 @@ package org.swaplane.desktop.exchange;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.cell.TextFieldTableCell;
@@ -15,11 +17,13 @@ import org.swaplane.desktop.session.Contact;
 import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.exchange.Rate;
 
-/** The people who get copies: name, mail, role and languages, edited in the table. */
+/** The people who get copies: name, mail, role, languages and rate, edited in the table. */
 final class AddressBook extends VBox {
     private final PersonSettings person;
     private final Runnable changed;
+    private final Label hint = Controls.quiet(Strings.text("contacts.hint"));
     private final TableView<Contact> table = new TableView<>();
 
     AddressBook(PersonSettings person, Runnable changed, Runnable close) {
@@ -30,13 +34,23 @@ final class AddressBook extends VBox {
         table.setEditable(true);
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         table.setPlaceholder(Controls.quiet(Strings.text("contacts.empty")));
-        column("contacts.name", Contact::name, (of, text) -> new Contact(text, of.mail(), of.role(), of.languages()));
-        column("contacts.mail", Contact::mail, (of, text) -> new Contact(of.name(), text, of.role(), of.languages()));
-        column("contacts.role", Contact::role, (of, text) -> new Contact(of.name(), of.mail(), text, of.languages()));
+        column(
+                "contacts.name",
+                Contact::name,
+                (of, text) -> new Contact(text, of.mail(), of.role(), of.languages(), of.rate()));
+        column(
+                "contacts.mail",
+                Contact::mail,
+                (of, text) -> new Contact(of.name(), text, of.role(), of.languages(), of.rate()));
+        column(
+                "contacts.role",
+                Contact::role,
+                (of, text) -> new Contact(of.name(), of.mail(), text, of.languages(), of.rate()));
         column(
                 "contacts.languages",
                 Contact::languages,
-                (of, text) -> new Contact(of.name(), of.mail(), of.role(), text));
+                (of, text) -> new Contact(of.name(), of.mail(), of.role(), text, of.rate()));
+        column("contacts.rate", Contact::rate, this::withRate);
         VBox.setVgrow(table, Priority.ALWAYS);
         Button remove = Controls.button("remove-contact", "contacts.remove", this::remove);
         getChildren()
@@ -48,7 +62,7 @@ final class AddressBook extends VBox {
                                 remove,
                                 Controls.button("close-contacts", "contacts.close", close)),
                         table,
-                        Controls.quiet(Strings.text("contacts.hint")));
+                        hint);
     }
 
     private void column(String key, Function<Contact, String> value, BiFunction<Contact, String, Contact> change) {
@@ -66,13 +80,28 @@ final class AddressBook extends VBox {
         table.getColumns().add(column);
     }
 
+    /** A rate that cannot be read is said and not kept. */
+    private Contact withRate(Contact of, String text) {
+        Optional<Rate> rate = Rate.parse(text);
+        boolean wrong = rate.isEmpty() && !text.isEmpty();
+        hint.setText(wrong ? Strings.text("contacts.rate-fault", text) : Strings.text("contacts.hint"));
+        return wrong
+                ? of
+                : new Contact(
+                        of.name(),
+                        of.mail(),
+                        of.role(),
+                        of.languages(),
+                        rate.map(Rate::toString).orElse(""));
+    }
+
     void show() {
         table.getItems().setAll(person.contacts());
         table.requestFocus();
     }
 
     private void add() {
-        table.getItems().add(new Contact(Strings.text("contacts.new"), "", "", ""));
+        table.getItems().add(new Contact(Strings.text("contacts.new"), "", "", "", ""));
         int last = table.getItems().size() - 1;
         table.getSelectionModel().select(last);
         table.scrollTo(last);

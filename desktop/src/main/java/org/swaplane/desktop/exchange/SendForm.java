@@ -28,6 +28,7 @@ import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.State;
+import org.swaplane.exchange.DueTime;
 import org.swaplane.exchange.RowSelection;
 import org.swaplane.lane.Purpose;
 import org.swaplane.lane.SendRequest;
@@ -38,6 +39,7 @@ import org.swaplane.task.CannotProceedException;
 /** What goes out, to whom, in which form, and until when. */
 final class SendForm extends VBox {
     private static final double LABEL = 84;
+    private static final double TIME = 78;
     private static final int CONTEXT = 2;
     private static final int FEW_LINES = 2;
 
@@ -51,6 +53,7 @@ final class SendForm extends VBox {
             each -> Strings.text("exchange.what." + each.name().toLowerCase(Locale.ROOT)));
     private final TextField words = new TextField("500");
     private final DatePicker due = new DatePicker();
+    private final TextField time = new TextField();
     private final TextArea instructions = new TextArea();
     private final CheckBox packed = new CheckBox(Strings.text("exchange.packed"));
     private final CheckBox unlocked = new CheckBox(Strings.text("exchange.unlocked"));
@@ -58,6 +61,7 @@ final class SendForm extends VBox {
     private final CheckBox together = new CheckBox(Strings.text("exchange.together"));
     private final Label files = Controls.styled(new Label(), "heading");
     private final Label away = Controls.quiet("");
+    private final Label languages = Controls.quiet("");
     private final Button send;
 
     /** Which segments go. */
@@ -104,6 +108,13 @@ final class SendForm extends VBox {
         due.setId("send-due");
         due.setMaxWidth(Double.MAX_VALUE);
         due.getEditor().setAccessibleText(Strings.text("exchange.due"));
+        time.setId("send-time");
+        time.setPrefWidth(TIME);
+        time.setMinWidth(TIME);
+        time.setPromptText(Strings.text("exchange.time"));
+        time.setAccessibleText(Strings.text("exchange.time"));
+        people.getEditor().textProperty().addListener((property, before, now) -> showLanguages());
+        people.setOnAction(event -> showLanguages());
         instructions.setId("send-instructions");
         instructions.setPrefRowCount(FEW_LINES);
         instructions.setWrapText(true);
@@ -115,15 +126,19 @@ final class SendForm extends VBox {
         packed.setId("send-packed");
         away.setWrapText(true);
         away.setMinHeight(USE_PREF_SIZE);
+        languages.setId("send-languages");
+        languages.setWrapText(true);
+        languages.setMinHeight(USE_PREF_SIZE);
         files.setWrapText(true);
         getChildren()
                 .addAll(
                         files,
                         line("exchange.person", people),
+                        languages,
                         line("exchange.purpose", purpose),
                         line("exchange.form", form),
                         line("exchange.what", what, words),
-                        line("exchange.due", due),
+                        line("exchange.due", due, time),
                         instructions,
                         Controls.wrapped(unlocked, once),
                         together,
@@ -198,6 +213,12 @@ final class SendForm extends VBox {
             words.requestFocus();
             return;
         }
+        Optional<DueTime> wanted = wanted();
+        if (due.getValue() != null && wanted.isEmpty()) {
+            session.notify(Notification.Tone.FAILED, Strings.text("exchange.time-needed", time.getText()));
+            time.requestFocus();
+            return;
+        }
         session.exchange()
                 .send(
                         new SendRequest(
@@ -205,7 +226,8 @@ final class SendForm extends VBox {
                                 purpose.getValue(),
                                 form.getValue(),
                                 selection.get().with(beyond()),
-                                Optional.ofNullable(due.getValue()),
+                                wanted,
+                                session.exchange().rates(names),
                                 instructions
                                         .getText()
                                         .lines()
@@ -217,6 +239,16 @@ final class SendForm extends VBox {
                         what.getValue() == What.SINCE_TRIP);
         people.getEditor().clear();
         people.setValue(null);
+    }
+
+    /** Until when it is wanted; empty where no day is chosen, or the time is none. */
+    private Optional<DueTime> wanted() {
+        String hour = time.getText().strip();
+        return Optional.ofNullable(due.getValue())
+                .flatMap(day -> DueTime.parse(
+                        hour.isEmpty()
+                                ? day.toString()
+                                : day + " " + (hour.matches("\\d:\\d\\d") ? "0" + hour : hour)));
     }
 
     private Optional<RowSelection> selection() {
@@ -274,6 +306,14 @@ final class SendForm extends VBox {
             people.getEditor().setText(typed);
         }
         showAway();
+        showLanguages();
+    }
+
+    /** A copy in a language that somebody does not work into is easily sent by mistake. */
+    private void showLanguages() {
+        List<String> others = session.exchange().ofOtherLanguages(names());
+        languages.setText(Strings.text("exchange.other-languages", String.join(", ", others), others.size()));
+        Controls.showIf(languages, !others.isEmpty());
     }
 
     /** A second copy of the same rows is easily sent by mistake. */

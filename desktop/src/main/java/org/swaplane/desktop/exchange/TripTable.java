@@ -2,7 +2,7 @@ package org.swaplane.desktop.exchange;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
+import java.time.LocalDateTime;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -14,18 +14,20 @@ import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.WordsColumn;
+import org.swaplane.exchange.DueTime;
 import org.swaplane.lane.Purpose;
 import org.swaplane.lane.Trip;
 
 /** All trips of the lane, the newest first: who has what, since when, and what came back. */
 final class TripTable extends TableView<Trip> {
-    private static final double DAY = 58;
+    private static final double DAY = 62;
+    private static final DueTime LATEST = DueTime.of(LocalDate.MAX);
 
     TripTable(LaneSession session) {
         setId("trips");
         setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         setPlaceholder(Controls.quiet(Strings.text("exchange.no-trips")));
-        column("state", 66, TripTable::state);
+        column("state", 60, TripTable::state);
         column("person", 80, Trip::person);
         column("file", 112, trip -> session.lane().track(trip.track()).name());
         column(
@@ -38,16 +40,13 @@ final class TripTable extends TableView<Trip> {
                 .add(new WordsColumn<>(
                         "trip.column.due",
                         DAY,
-                        trip -> trip.due()
-                                .map(due -> Dates.day(
-                                        due.atStartOfDay(ZoneId.systemDefault()).toInstant()))
-                                .orElse(""),
-                        Comparator.comparing(trip -> trip.due().orElse(LocalDate.MAX))));
+                        trip -> trip.due().map(Dates::due).orElse(""),
+                        Comparator.comparing(trip -> trip.due().orElse(LATEST))));
         day("back", trip -> trip.back().map(Trip.Back::at));
-        column("changes", 88, trip -> trip.back()
+        column("changes", 76, trip -> trip.back()
                 .map(back -> Strings.text("lanes.number", back.changesTaken()))
                 .orElse(""));
-        column("code", 68, Trip::code);
+        column("code", 62, Trip::code);
     }
 
     private void column(String key, double width, Function<Trip, String> words) {
@@ -65,7 +64,7 @@ final class TripTable extends TableView<Trip> {
     }
 
     private static String state(Trip trip) {
-        if (trip.isOverdue(LocalDate.now())) {
+        if (trip.isOverdue(LocalDateTime.now())) {
             return Strings.text("trip.overdue");
         }
         if (trip.back().isPresent() || trip.isAway()) {

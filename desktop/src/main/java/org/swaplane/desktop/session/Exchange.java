@@ -6,9 +6,9 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,6 +20,8 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.swaplane.content.Content;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.exchange.DueTime;
+import org.swaplane.exchange.Rate;
 import org.swaplane.exchange.RowSelection;
 import org.swaplane.lane.CopyExport;
 import org.swaplane.lane.CopyPackage;
@@ -72,14 +74,47 @@ public final class Exchange {
         session.changed(Topic.TRACKS);
     }
 
-    /** Who got copies in this lane so far, the last one first, and the others of the address book. */
+    /** Who got copies in this lane so far, the last one first, and the others of the address book; who works into the language comes first. */
     public List<String> people() {
         List<Trip> all = session.lane().trips().all();
         Stream<String> before = IntStream.range(0, all.size())
                 .mapToObj(i -> all.get(all.size() - 1 - i).person());
         return Stream.concat(before, session.person().contacts().stream().map(Contact::name))
                 .distinct()
+                .sorted(Comparator.comparing(name -> !isOfLanguage(name)))
                 .toList();
+    }
+
+    private Optional<Contact> contact(String name) {
+        return session.person().contacts().stream()
+                .filter(contact -> contact.name().equals(name))
+                .findFirst();
+    }
+
+    /** Whether the address book has somebody who works into one of the languages of the next copies. */
+    private boolean isOfLanguage(String name) {
+        return contact(name)
+                .filter(contact -> chosen().stream()
+                        .anyMatch(track -> contact.worksInto(track.summary().targetLanguage())))
+                .isPresent();
+    }
+
+    /** Which of these people work into other languages than those of the next copies, as the address book says. */
+    public List<String> ofOtherLanguages(List<String> names) {
+        return names.stream()
+                .filter(name -> contact(name)
+                        .filter(contact -> !contact.languages().isEmpty())
+                        .isPresent())
+                .filter(name -> !isOfLanguage(name))
+                .toList();
+    }
+
+    /** What the address book says that was agreed with these people. */
+    public Map<String, Rate> rates(List<String> names) {
+        Map<String, Rate> rates = new HashMap<>();
+        names.forEach(name ->
+                contact(name).flatMap(contact -> Rate.parse(contact.rate())).ifPresent(rate -> rates.put(name, rate)));
+        return rates;
     }
 
     /**
@@ -157,12 +192,8 @@ public final class Exchange {
     /** Opens the person's mail program with a text about a copy; the copy is attached by hand, and nothing is sent from here. */
     public void mail(Trip trip, FileOpener opener) {
         String file = session.lane().track(trip.track()).name();
-        String due = trip.due().map(LocalDate::toString).orElse("–");
-        String mail = session.person().contacts().stream()
-                .filter(contact -> contact.name().equals(trip.person()))
-                .map(Contact::mail)
-                .findFirst()
-                .orElse("");
+        String due = trip.due().map(DueTime::toString).orElse("–");
+        String mail = contact(trip.person()).map(Contact::mail).orElse("");
         opener.open(URI.create("mailto:" + encoded(mail).replace("%40", "@") + "?subject="
                 + encoded(Strings.text("exchange.mail.subject", file)) + "&body="
                 + encoded(Strings.text("exchange.mail.body", trip.person(), trip.sentName(), due))));

@@ -56,6 +56,22 @@ class ExchangeTest {
     }
 
     @Test
+    void theAddressBookKnowsWhoWorksIntoTheLanguageAndForHowMuch() {
+        session.person()
+                .setContacts(List.of(
+                        new Contact("Cleo Marsh", "", "", "fr, nl-NL", "0.12 EUR/word"),
+                        new Contact("Nils Bergen", "", "", "de", ""),
+                        new Contact("Ada Holm", "", "", "", "")));
+
+        assertThat(session.exchange().people())
+                .containsExactly("Nils Bergen", DemoReviewer.NAME, "Ada Holm", "Cleo Marsh");
+        assertThat(session.exchange().ofOtherLanguages(List.of("Cleo Marsh", "Nils Bergen", "Ada Holm", "Somebody")))
+                .containsExactly("Cleo Marsh");
+        assertThat(session.exchange().rates(List.of("Cleo Marsh", "Nils Bergen")))
+                .hasSize(1);
+    }
+
+    @Test
     void whatWasEditedBetweenLookingAndAcceptingIsNotOverwrittenAndIsSaid() throws IOException {
         bench.run(() -> session.editing().type(AFTERNOON, Content.of("edited meanwhile")));
         int others = safe().size() - 1;

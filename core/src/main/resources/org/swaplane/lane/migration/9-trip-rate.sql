@@ -1,0 +1,1 @@
+alter table trip add column rate text not null default '';
