@@ -27,6 +27,7 @@ import org.swaplane.reviewcopy.CopyIdentity;
 import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.reviewcopy.ReviewCopyFormats;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Concurrent;
 import org.swaplane.task.Progress;
 
 /** What came back for bilingual files that are in no lane: a review copy of one or several of them, or one of them from another tool. */
@@ -78,50 +79,63 @@ public final class CopyReturn {
     }
 
     private List<Result> ofCopy(List<Source> files, Source returned, Progress progress) throws IOException {
-        ReturnedCopy copy = copies.read(returned);
+        // The copy is read on one thread while the first file is read on another.
+        Concurrent<ReturnedCopy> reading = Concurrent.of(() -> copies.read(returned));
         List<Result> results = new ArrayList<>();
         Set<String> known = new LinkedHashSet<>();
         for (Source source : files) {
-            Optional<BilingualFile> opened = openFor(source, copy, progress);
-            if (opened.isPresent()) {
-                FileExchange exchange =
-                        new FileExchange(source.sha256(), opened.get().document());
+            Optional<Made> made = madeOf(source, reading, progress);
+            if (made.isPresent()) {
+                ReturnedCopy copy = reading.get();
+                FileExchange exchange = made.get().exchange();
                 String trip = exchange.tripOf(copy).orElseThrow();
                 known.add(trip);
                 ReturnedCopy own = copy.of(trip);
-                ReturnReading reading = ReturnReader.read(own, trip, exchange.sentRows(own, trip));
-                results.add(result(source, opened.get(), reading, number -> State.REVIEWED));
+                ReturnReading read = ReturnReader.read(own, trip, exchange.sentRows(own, trip));
+                results.add(result(source, made.get().file(), read, number -> State.REVIEWED));
             }
         }
         if (results.isEmpty()) {
             throw notFrom(files, returned);
         }
-        return withOthers(results, copy, known);
+        return withOthers(results, reading.get(), known);
     }
 
+    /** A file that a copy was made of. */
+    private record Made(BilingualFile file, FileExchange exchange) {}
+
     /** A file with several languages is read in those that the copy was made in. */
-    private Optional<BilingualFile> openFor(Source source, ReturnedCopy copy, Progress progress) throws IOException {
-        List<FileOptions> ways = new ArrayList<>(List.of(FileOptions.NONE));
-        for (CopyIdentity identity : copy.identities()) {
-            ways.add(FileOptions.ofLanguages(identity.source(), identity.target()));
-        }
+    private Optional<Made> madeOf(Source source, Concurrent<ReturnedCopy> reading, Progress progress)
+            throws IOException {
         CannotProceedException reason = null;
-        for (FileOptions way : ways) {
-            try {
-                BilingualFile file = formats.open(source, way, progress);
-                if (new FileExchange(source.sha256(), file.document())
-                        .tripOf(copy)
-                        .isPresent()) {
-                    return Optional.of(file);
-                }
-            } catch (CannotProceedException e) {
-                reason = e;
+        try {
+            Made made = open(source, FileOptions.NONE, progress);
+            if (made.exchange().tripOf(reading.get()).isPresent()) {
+                return Optional.of(made);
             }
+        } catch (CannotProceedException e) {
+            reason = e;
         }
-        if (reason != null && ways.size() == 1) {
+        List<CopyIdentity> identities = reading.get().identities();
+        if (reason != null && identities.isEmpty()) {
             throw reason;
         }
+        for (CopyIdentity identity : identities) {
+            try {
+                Made made = open(source, FileOptions.ofLanguages(identity.source(), identity.target()), progress);
+                if (made.exchange().tripOf(reading.get()).isPresent()) {
+                    return Optional.of(made);
+                }
+            } catch (CannotProceedException e) {
+                // Not in these languages; others may be meant.
+            }
+        }
         return Optional.empty();
+    }
+
+    private Made open(Source source, FileOptions way, Progress progress) throws IOException {
+        BilingualFile file = formats.open(source, way, progress);
+        return new Made(file, new FileExchange(source.sha256(), file.document()));
     }
 
     /** Rows of files that were not given are said with the first result. */

@@ -1,6 +1,5 @@
 package org.swaplane.exchange;
 
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -56,8 +55,9 @@ public final class CopyRows {
                 }
             }
         }
-        List<ReviewRow> rows = new ArrayList<>(shown.size());
-        shown.forEach(index -> rows.add(row(owner.trip(), index, sent.contains(index))));
+        List<ReviewRow> rows = List.copyOf(shown).parallelStream()
+                .map(index -> row(owner.trip(), index, sent.contains(index)))
+                .toList();
         boolean isAll = sent.size() == document.segments().size();
         List<Integer> numbers = sent.stream().map(index -> index + 1).toList();
         Segment first = document.segments().get(sent.isEmpty() ? 0 : sent.first());

@@ -21,6 +21,7 @@ import org.swaplane.reviewcopy.ReturnedCopy;
 public final class FileExchange {
     private final String sha256;
     private final BilingualDocument document;
+    private String trip = "";
 
     /** Of a file with these bytes. */
     public FileExchange(String sha256, BilingualDocument document) {
@@ -47,6 +48,13 @@ public final class FileExchange {
         return shortened(HexFormat.of().formatHex(digest.digest()));
     }
 
+    private String trip() {
+        if (trip.isEmpty()) {
+            trip = trip(document);
+        }
+        return trip;
+    }
+
     private static void add(MessageDigest digest, String text) {
         digest.update(text.getBytes(StandardCharsets.UTF_8));
         digest.update((byte) 0);
@@ -59,7 +67,7 @@ public final class FileExchange {
     /** The trip of a copy that was made of this file; empty where it was made of none such. */
     public Optional<String> tripOf(ReturnedCopy copy) {
         // Earlier versions made the code of the file's bytes.
-        List<String> own = List.of(trip(document), shortened(sha256));
+        List<String> own = List.of(trip(), shortened(sha256));
         return copy.trips().stream().filter(own::contains).findFirst();
     }
 
@@ -102,6 +110,6 @@ public final class FileExchange {
     public ReturnedBilingual returned(BilingualDocument other) {
         List<String> targets =
                 document.parts().stream().map(part -> part.targetLanguage()).toList();
-        return new ReturnedBilingual(other, trip(document), sentRows(), targets);
+        return new ReturnedBilingual(other, trip(), sentRows(), targets);
     }
 }
