@@ -1,8 +1,10 @@
 package org.swaplane.reviewcopy.html;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -27,6 +29,11 @@ import org.swaplane.reviewcopy.ReviewCopyFormat;
 /** Review copies as pages for a browser. */
 public final class HtmlFormat implements ReviewCopyFormat {
     private static final Set<String> BLOCKS = Set.of("div", "p", "li");
+    /** What decoding makes of bytes that are no UTF-8. */
+    private static final char UNREADABLE = '\uFFFD';
+
+    private static final String BYTE_ORDER_MARK = "\uFEFF";
+
     private static final Set<String> STRUCK = Set.of("s", "strike", "del");
 
     @Override
@@ -53,21 +60,14 @@ public final class HtmlFormat implements ReviewCopyFormat {
 
     @Override
     public ReturnedCopy read(Source source) throws IOException {
-        Document page;
-        try (InputStream in = source.open()) {
-            page = Jsoup.parse(in, null, "");
-        }
+        Document page = page(source);
         ReturnedTable table = new ReturnedTable();
-        page.select("meta[name=" + CopyIdentity.PROPERTY + "]").forEach(meta -> table.identity(meta.attr("content")));
-        page.select("script#sent").forEach(script -> table.sent(script.data()));
-        for (Element row : page.select("tr")) {
-            List<ReturnedCell> cells = new ArrayList<>();
-            for (Element cell : row.children()) {
-                if (cell.normalName().equals("td") || cell.normalName().equals("th")) {
-                    cells.add(cell(cell));
-                }
+        for (Element each : page.select("meta[name=" + CopyIdentity.PROPERTY + "], script#sent, tr")) {
+            switch (each.normalName()) {
+                case "meta" -> table.identity(each.attr("content"));
+                case "script" -> table.sent(each.data());
+                default -> table.row(row(each));
             }
-            table.row(cells);
         }
         for (Element own : page.body().children()) {
             if (!Set.of("header", "nav", "table", "script").contains(own.normalName())) {
@@ -75,6 +75,28 @@ public final class HtmlFormat implements ReviewCopyFormat {
             }
         }
         return table.copyOf(source.name());
+    }
+
+    /** It is written in UTF-8; a program that saved it otherwise says so in it. */
+    private static Document page(Source source) throws IOException {
+        byte[] bytes;
+        try (InputStream in = source.open()) {
+            bytes = in.readAllBytes();
+        }
+        String text = new String(bytes, StandardCharsets.UTF_8);
+        return text.indexOf(UNREADABLE) < 0
+                ? Jsoup.parse(text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text)
+                : Jsoup.parse(new ByteArrayInputStream(bytes), null, "");
+    }
+
+    private static List<ReturnedCell> row(Element row) {
+        List<ReturnedCell> cells = new ArrayList<>();
+        for (Element cell : row.children()) {
+            if (cell.normalName().equals("td") || cell.normalName().equals("th")) {
+                cells.add(cell(cell));
+            }
+        }
+        return cells;
     }
 
     private static ReturnedCell cell(Element cell) {
