@@ -9,13 +9,16 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import org.apache.lucene.document.BinaryDocValuesField;
 import org.apache.lucene.document.Document;
 import org.apache.lucene.document.Field;
-import org.apache.lucene.document.IntPoint;
-import org.apache.lucene.document.SortedNumericDocValuesField;
+import org.apache.lucene.document.FieldType;
+import org.apache.lucene.document.NumericDocValuesField;
 import org.apache.lucene.document.StoredField;
 import org.apache.lucene.document.StringField;
 import org.apache.lucene.document.TextField;
+import org.apache.lucene.index.IndexOptions;
+import org.apache.lucene.util.BytesRef;
 import org.swaplane.compare.Symbols;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
@@ -28,7 +31,12 @@ final class MemoryFields {
     static final String LANGUAGES = "languages";
     static final String EXACT = "exact";
     static final String WORDS = "words";
-    static final String LENGTH = "length";
+    /** How many symbols the source has; units of earlier versions have none of these two. */
+    static final String SYMBOLS = "symbols";
+
+    /** The source once more, where it is found faster. */
+    static final String COMPARED = "compared";
+
     static final String SOURCE_TEXT = "source-text";
     static final String TARGET_TEXT = "target-text";
     private static final String SOURCE = "source";
@@ -38,6 +46,21 @@ final class MemoryFields {
     private static final String PROPERTY = "property";
     private static final char DIVIDER = '\u001F';
     private static final int PIECE = 3;
+    /** Longer texts have pieces enough, of which every second is taken, and of still longer ones every fourth: the same in every text. */
+    private static final int MANY_PIECES = 32;
+
+    /** In a shorter one, a change of one letter leaves hardly a piece. */
+    private static final int SHORT = 8;
+
+    /** Terms that are looked for, and neither counted nor weighed by the length of their text. */
+    private static final FieldType TERMS = new FieldType();
+
+    static {
+        TERMS.setIndexOptions(IndexOptions.DOCS);
+        TERMS.setOmitNorms(true);
+        TERMS.setTokenized(true);
+        TERMS.freeze();
+    }
 
     private MemoryFields() {}
 
@@ -47,12 +70,12 @@ final class MemoryFields {
         document.add(new StringField(HOLDER, holder, Field.Store.NO));
         document.add(new StringField(PAIR, pair(unit.sourceLanguage(), unit.targetLanguage()), Field.Store.NO));
         document.add(new StringField(EXACT, exact(unit.source()), Field.Store.NO));
-        words(unit.source()).forEach(word -> document.add(new StringField(WORDS, word, Field.Store.NO)));
-        pieces(unit.source()).forEach(piece -> document.add(new StringField(PIECES, piece, Field.Store.NO)));
+        document.add(new Field(WORDS, new TermStream(words(unit.source())), TERMS));
+        document.add(new Field(PIECES, new TermStream(pieces(unit.source())), TERMS));
         document.add(new StringField(LANGUAGES, unit.sourceLanguage() + '>' + unit.targetLanguage(), Field.Store.NO));
         int length = Symbols.of(unit.source(), unit.source()).length;
-        document.add(new IntPoint(LENGTH, length));
-        document.add(new SortedNumericDocValuesField(LENGTH, length));
+        document.add(new NumericDocValuesField(SYMBOLS, length));
+        document.add(new BinaryDocValuesField(COMPARED, new BytesRef(unit.sourceWritten())));
         document.add(new TextField(SOURCE_TEXT, unit.source().plainText(), Field.Store.NO));
         document.add(new TextField(TARGET_TEXT, unit.target().plainText(), Field.Store.NO));
         document.add(new StoredField(SOURCE, unit.sourceWritten()));
@@ -83,8 +106,13 @@ final class MemoryFields {
         }
     }
 
+    /** A source as it is stored. */
+    static Content source(String written) {
+        return content(written, TagNotation::readSource);
+    }
+
     static MemoryUnit unit(Document document) {
-        Content source = content(value(document, SOURCE), TagNotation::readSource);
+        Content source = source(value(document, SOURCE));
         return new MemoryUnit(
                 value(document, "source-language"),
                 value(document, "target-language"),
@@ -153,11 +181,40 @@ final class MemoryFields {
 
     /** What texts share of which every word was changed a little. */
     static Set<String> pieces(Content source) {
-        String run = source.plainText().toLowerCase(Locale.ROOT).replaceAll("\\s+", "_");
-        Set<String> pieces = new LinkedHashSet<>();
+        String run = folded(source.plainText());
+        Set<String> pieces = new LinkedHashSet<>(2 * run.length());
+        int everyOf = run.length() <= MANY_PIECES ? 1 : run.length() <= 2 * MANY_PIECES ? 2 : 4;
         for (int i = 0; i + PIECE <= run.length(); i++) {
-            pieces.add(run.substring(i, i + PIECE));
+            if (isTaken(run, i, everyOf)) {
+                pieces.add(run.substring(i, i + PIECE));
+            }
+        }
+        if (run.length() <= SHORT) {
+            for (int i = 0; i + 2 <= run.length(); i++) {
+                pieces.add(run.substring(i, i + 2));
+            }
         }
         return pieces;
+    }
+
+    private static boolean isTaken(String run, int at, int everyOf) {
+        int mixed = (run.charAt(at) * 31 + run.charAt(at + 1)) * 31 + run.charAt(at + 2);
+        return ((mixed * 0x9E3779B9) >>> 16) % everyOf == 0;
+    }
+
+    /** In lower case, with one sign for each run of white space. */
+    private static String folded(String text) {
+        StringBuilder run = new StringBuilder(text.length());
+        String lower = text.toLowerCase(Locale.ROOT);
+        for (int i = 0; i < lower.length(); i++) {
+            char c = lower.charAt(i);
+            boolean space = Character.isWhitespace(c);
+            if (!space) {
+                run.append(c);
+            } else if (run.isEmpty() || run.charAt(run.length() - 1) != '_') {
+                run.append('_');
+            }
+        }
+        return run.toString();
     }
 }

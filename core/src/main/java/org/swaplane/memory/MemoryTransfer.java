@@ -94,16 +94,20 @@ public final class MemoryTransfer {
     public static List<Problem> addMemory(
             Source file, FormatRegistry formats, TranslationMemory memory, Progress progress) throws IOException {
         String origin = file.name();
-        return formats.stream(
-                file,
-                progress,
-                each -> memory.add(new MemoryUnit(
-                        each.sourceLanguage(),
-                        each.targetLanguage(),
-                        each.source(),
-                        each.target(),
-                        MemoryUnit.Context.UNKNOWN,
-                        provenance(each, origin))));
+        try (MemoryImport all = new MemoryImport(memory)) {
+            List<Problem> problems = formats.stream(
+                    file,
+                    progress,
+                    each -> all.add(new MemoryUnit(
+                            each.sourceLanguage(),
+                            each.targetLanguage(),
+                            each.source(),
+                            each.target(),
+                            MemoryUnit.Context.UNKNOWN,
+                            provenance(each, origin))));
+            all.finish();
+            return problems;
+        }
     }
 
     private static Provenance provenance(SegmentSink.Translation from, String file) {

@@ -23,6 +23,9 @@ record Scoring(Content source, MemoryUnit.Context context, String sourceLanguage
     private static final int OTHER_TAGS = 1;
     private static final int SPACE_OR_CASE = 1;
 
+    /** No more than this is taken off a similarity. */
+    static final int MOST_PENALTIES = SEVERAL_TARGETS + OTHER_REGION + ALIGNED + OTHER_TAGS + SPACE_OR_CASE;
+
     /** @param least below it the similarity need not be exact */
     MemoryMatch of(MemoryUnit unit, int least) {
         int similarity =

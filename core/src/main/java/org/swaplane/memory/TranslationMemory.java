@@ -4,9 +4,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Collection;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,6 +16,8 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.analysis.standard.StandardAnalyzer;
+import org.apache.lucene.index.ConcurrentMergeScheduler;
+import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
 import org.apache.lucene.index.LeafReaderContext;
@@ -29,6 +31,7 @@ import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.PhraseQuery;
 import org.apache.lucene.search.Query;
+import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.SearcherManager;
 import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.store.Directory;
@@ -50,7 +53,6 @@ public final class TranslationMemory implements AutoCloseable {
     private static final String INDEX = "index";
     private static final String MARK = "mark";
     private static final double BUFFER_MEGABYTES = 64;
-    private static final int CANDIDATES = 80;
     private static final int GOOD = 90;
     private static final int MOST_EXACT = 50;
 
@@ -98,8 +100,7 @@ public final class TranslationMemory implements AutoCloseable {
         Files.createDirectories(folder.resolve(INDEX));
         Directory directory = FSDirectory.open(folder.resolve(INDEX));
         try {
-            IndexWriter writer =
-                    new IndexWriter(directory, new IndexWriterConfig(analyzer()).setRAMBufferSizeMB(BUFFER_MEGABYTES));
+            IndexWriter writer = new IndexWriter(directory, configuration());
             writer.commit();
             return new TranslationMemory(folder, directory, writer);
         } catch (LockObtainFailedException e) {
@@ -107,6 +108,16 @@ public final class TranslationMemory implements AutoCloseable {
             throw new CannotProceedException(
                     new CannotProceedException.Place(folder.toString(), 0, 0), Phrase.of("problem.memory-in-use"), e);
         }
+    }
+
+    private static IndexWriterConfig configuration() {
+        ConcurrentMergeScheduler merges = new ConcurrentMergeScheduler();
+        // Whoever imports waits for it; a disk of today needs no pauses.
+        merges.disableAutoIOThrottle();
+        return new IndexWriterConfig(analyzer())
+                .setRAMBufferSizeMB(BUFFER_MEGABYTES)
+                .setUseCompoundFile(false)
+                .setMergeScheduler(merges);
     }
 
     /** @throws CannotProceedException when there is none in the folder */
@@ -121,6 +132,32 @@ public final class TranslationMemory implements AutoCloseable {
     /** Adds a unit, in place of the same pair of texts. */
     public void add(MemoryUnit unit) throws IOException {
         writer.updateDocument(new Term(MemoryFields.ID, unit.id()), MemoryFields.document(unit, unit.id(), ""));
+    }
+
+    /** Adds a unit that is not there yet. */
+    void addNew(String id, MemoryUnit unit) throws IOException {
+        writer.addDocument(MemoryFields.document(unit, id, ""));
+    }
+
+    /** The first halves of the ids of all units, also of those that are not committed yet. */
+    long[] shortIds() throws IOException {
+        try (DirectoryReader reader = DirectoryReader.open(writer)) {
+            long[] ids = new long[reader.maxDoc()];
+            int count = 0;
+            for (LeafReaderContext leaf : reader.leaves()) {
+                Terms all = leaf.reader().terms(MemoryFields.ID);
+                TermsEnum each = all == null ? TermsEnum.EMPTY : all.iterator();
+                for (BytesRef id = each.next(); id != null; id = each.next()) {
+                    ids[count++] = shortId(id.utf8ToString());
+                }
+            }
+            return Arrays.copyOf(ids, count);
+        }
+    }
+
+    /** Of an id that a pair of texts has; others have some number, too. */
+    static long shortId(String id) {
+        return id.matches("\\p{XDigit}{32}") ? Long.parseUnsignedLong(id, 0, 16, 16) : id.hashCode();
     }
 
     /** Adds what somebody holds under an id of his own, in place of what he held under it; the same pair may be there of others. */
@@ -246,15 +283,15 @@ public final class TranslationMemory implements AutoCloseable {
         if (symbols.length == 0) {
             return List.of();
         }
-        Map<Integer, MemoryUnit> found = search(
-                searcher -> candidates(searcher, MemoryFields.pair(sourceLanguage, targetLanguage), source, least));
+        List<MemoryUnit> found = search(searcher -> units(
+                searcher, candidates(searcher, MemoryFields.pair(sourceLanguage, targetLanguage), source, least), top));
         Set<String> targets = new HashSet<>();
-        found.values().stream()
+        found.stream()
                 .filter(unit -> Symbols.numbered(unit.source()).equals(Symbols.numbered(source)))
                 .forEach(unit -> targets.add(unit.targetWritten()));
         Scoring scoring = new Scoring(source, context, sourceLanguage, targetLanguage, targets.size());
         List<MemoryMatch> matches = new ArrayList<>();
-        for (MemoryUnit unit : found.values()) {
+        for (MemoryUnit unit : found) {
             MemoryMatch match = scoring.of(unit, least);
             if (match.score() >= least) {
                 matches.add(match);
@@ -264,27 +301,35 @@ public final class TranslationMemory implements AutoCloseable {
         return List.copyOf(matches.subList(0, Math.min(top, matches.size())));
     }
 
-    private static Map<Integer, MemoryUnit> candidates(
-            IndexSearcher searcher, String languages, Content source, int least) throws IOException {
-        Query pair = new TermQuery(new Term(MemoryFields.PAIR, languages));
-        Candidates candidates = new Candidates(searcher, pair);
-        Map<Integer, MemoryUnit> found = new LinkedHashMap<>();
-        candidates.exactly(source, MOST_EXACT, found);
+    private static Map<Integer, Integer> candidates(IndexSearcher searcher, String languages, Content source, int least)
+            throws IOException {
+        Candidates candidates = new Candidates(searcher, languages, source, least);
+        candidates.exactly(source, MOST_EXACT);
         if (least < EditDistance.SAME) {
-            candidates.withWords(source, least, CANDIDATES, found);
+            candidates.withWords(source);
             // One that is nearly the same shares its words; only where there is none, pieces of words are looked for.
-            if (best(found.values(), Symbols.of(source, source)) < GOOD) {
-                candidates.withPieces(source, least, CANDIDATES, found);
+            if (candidates.best() < GOOD) {
+                candidates.withPieces(source);
             }
         }
-        return found;
+        return candidates.similarities();
     }
 
-    private static int best(Collection<MemoryUnit> units, int[] symbols) {
-        return units.stream()
-                .mapToInt(unit -> EditDistance.similarity(Symbols.of(unit.source(), unit.source()), symbols, GOOD))
-                .max()
+    /** The units among which the best of so many are, whatever is taken off their similarities. */
+    private static List<MemoryUnit> units(IndexSearcher searcher, Map<Integer, Integer> similarities, int top)
+            throws IOException {
+        int last = similarities.values().stream()
+                .sorted(Comparator.reverseOrder())
+                .skip(Math.max(0, top - 1))
+                .findFirst()
                 .orElse(0);
+        List<MemoryUnit> units = new ArrayList<>();
+        for (Map.Entry<Integer, Integer> each : new TreeMap<>(similarities).entrySet()) {
+            if (each.getValue() >= last - Scoring.MOST_PENALTIES) {
+                units.add(MemoryFields.unit(searcher.storedFields().document(each.getKey())));
+            }
+        }
+        return units;
     }
 
     /** Units with words in their sources or targets; as a phrase where they follow each other, those first. */
@@ -313,9 +358,11 @@ public final class TranslationMemory implements AutoCloseable {
             query.add(phrase, BooleanClause.Occur.SHOULD);
         }
         return search(searcher -> {
-            Map<Integer, MemoryUnit> found = new LinkedHashMap<>();
-            Candidates.collect(searcher, query.build(), most, found);
-            return List.copyOf(found.values());
+            List<MemoryUnit> found = new ArrayList<>();
+            for (ScoreDoc hit : searcher.search(query.build(), most).scoreDocs) {
+                found.add(MemoryFields.unit(searcher.storedFields().document(hit.doc)));
+            }
+            return List.copyOf(found);
         });
     }
 
