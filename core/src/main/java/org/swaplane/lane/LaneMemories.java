@@ -4,9 +4,12 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -16,7 +19,9 @@ import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.Source;
+import org.swaplane.memory.MemoryEdit;
 import org.swaplane.memory.MemoryMatch;
+import org.swaplane.memory.MemoryQuery;
 import org.swaplane.memory.MemorySearch;
 import org.swaplane.memory.MemoryTransfer;
 import org.swaplane.memory.MemoryUnit;
@@ -262,6 +267,66 @@ public final class LaneMemories implements LaneListener {
             throw e;
         }
         return imported.size() - before;
+    }
+
+    /**
+     * A unit that was found.
+     *
+     * @param memory the folder of the memory that has it
+     * @param editable whether it can be changed; what was reviewed here follows its segments
+     */
+    public record Hit(MemoryUnit unit, Path memory, boolean editable) {}
+
+    /** Units that a query means, of all memories in their order; the same pair of texts is there once. */
+    public List<Hit> find(
+            MemoryQuery query, Optional<TranslationMemory.Languages> languages, int most, Progress progress)
+            throws IOException {
+        List<Hit> hits = new ArrayList<>();
+        Set<String> seen = new HashSet<>();
+        for (MemoryUse use : uses()) {
+            Path path = use.memory().folder();
+            boolean editable = !lane.isReadOnly() && !path.equals(folder.resolve(REVIEWED));
+            for (MemoryUnit unit : use.memory().find(query, languages, most - hits.size(), progress)) {
+                if (seen.add(unit.sourceWritten() + '\n' + unit.targetWritten())) {
+                    hits.add(new Hit(unit, path, editable));
+                }
+            }
+        }
+        return hits;
+    }
+
+    /** An edit that was made, which can be taken back. */
+    public record Edited(Path memory, MemoryEdit.Undo undo) {}
+
+    /**
+     * Changes units of one memory.
+     *
+     * @throws CannotProceedException when another program writes into it
+     */
+    public Edited edit(Path memory, MemoryEdit edit) throws IOException {
+        List<MemoryEdit.Undo> undo = new ArrayList<>(1);
+        write(memory, each -> undo.add(edit.apply(each)));
+        return new Edited(memory, undo.get(0));
+    }
+
+    /** Takes an edit back. */
+    public void undo(Edited edited) throws IOException {
+        write(edited.memory(), edited.undo()::apply);
+    }
+
+    private interface Writing {
+        void into(TranslationMemory memory) throws IOException;
+    }
+
+    /** A shared memory is opened for as long as it takes. */
+    private void write(Path memory, Writing writing) throws IOException {
+        if (memory.equals(folder.resolve(IMPORTED))) {
+            writing.into(own(IMPORTED));
+            return;
+        }
+        try (TranslationMemory other = TranslationMemory.openForWriting(memory)) {
+            writing.into(other);
+        }
     }
 
     /** A memory outside the lane that is looked things up in, too. */

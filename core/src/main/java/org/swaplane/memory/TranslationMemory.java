@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.analysis.standard.StandardAnalyzer;
@@ -44,6 +46,7 @@ import org.swaplane.compare.EditDistance;
 import org.swaplane.compare.Symbols;
 import org.swaplane.content.Content;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
 import org.swaplane.wording.Phrase;
 
 /**
@@ -330,6 +333,65 @@ public final class TranslationMemory implements AutoCloseable {
             }
         }
         return units;
+    }
+
+    /** Whether a unit of this id was committed. */
+    boolean has(String id) throws IOException {
+        return search(searcher -> searcher.count(new TermQuery(new Term(MemoryFields.ID, id)))) > 0;
+    }
+
+    /**
+     * Units that a query means.
+     *
+     * @param languages source and target; empty for all pairs
+     */
+    public List<MemoryUnit> find(MemoryQuery query, Optional<Languages> languages, int most, Progress progress)
+            throws IOException {
+        Optional<String> pair = languages.map(each -> MemoryFields.pair(each.source(), each.target()));
+        if (query.isOfWords()) {
+            return find(query.text(), query.side() == MemoryQuery.Side.TARGET, pair, most);
+        }
+        Set<String> several = query.kind() == MemoryQuery.Kind.SEVERAL_TARGETS ? severalTargets(progress) : Set.of();
+        Predicate<MemoryUnit> matcher = query.matcher();
+        List<MemoryUnit> found = new ArrayList<>();
+        forEach(unit -> {
+            progress.checkCancelled();
+            boolean isMeant = found.size() < most
+                    && (query.kind() != MemoryQuery.Kind.SEVERAL_TARGETS || several.contains(group(unit)))
+                    && pair.filter(each ->
+                                    !each.equals(MemoryFields.pair(unit.sourceLanguage(), unit.targetLanguage())))
+                            .isEmpty()
+                    && matcher.test(unit);
+            if (isMeant) {
+                found.add(unit);
+            }
+        });
+        if (query.kind() == MemoryQuery.Kind.SEVERAL_TARGETS) {
+            found.sort(Comparator.comparing(TranslationMemory::group));
+        }
+        return found;
+    }
+
+    /** A pair of languages. */
+    public record Languages(String source, String target) {}
+
+    /** The sources that have several targets. */
+    private Set<String> severalTargets(Progress progress) throws IOException {
+        Map<String, String> first = new HashMap<>();
+        Set<String> several = new HashSet<>();
+        forEach(unit -> {
+            progress.checkCancelled();
+            String target = unit.targetWritten();
+            String before = first.putIfAbsent(group(unit), target);
+            if (before != null && !before.equals(target)) {
+                several.add(group(unit));
+            }
+        });
+        return several;
+    }
+
+    private static String group(MemoryUnit unit) {
+        return unit.sourceLanguage() + '>' + unit.targetLanguage() + ' ' + unit.sourceWritten();
     }
 
     /** Units with words in their sources or targets; as a phrase where they follow each other, those first. */

@@ -6,15 +6,17 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.IntStream;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.document.State;
-import org.swaplane.memory.MemoryUnit;
+import org.swaplane.lane.LaneMemories;
 
 /** What was translated before is found, taken and filled in, and what is reviewed is remembered. */
 class MemoryJourneyTest extends LaneWindow {
@@ -105,19 +107,43 @@ class MemoryJourneyTest extends LaneWindow {
             session.viewProperty().set(ViewId.REFERENCES);
             lookup("#find-words").queryAs(TextField.class).setText("ferry first");
         });
-        ListView<MemoryUnit> found = lookup("#found-units").queryListView();
+        ListView<LaneMemories.Hit> found = lookup("#found-units").queryListView();
         waitUntil(() -> {
             interact(() -> lookup("#find").queryButton().fire());
             settle();
             return idle() && !found.getItems().isEmpty();
         });
         assertThat(List.copyOf(found.getItems()))
-                .extracting(unit -> unit.source().plainText())
+                .extracting(hit -> hit.unit().source().plainText())
                 .containsExactly("The first ferry leaves Gullwick at 06:40.");
 
         TableView<?> words = lookup("#analysis").queryTableView();
         press("analyze-language");
         waitUntil(() -> words.getItems().size() == 2);
+    }
+
+    @Test
+    void unitsOfAMemoryAreChangedAndThatIsUndone() throws Exception {
+        addMemory();
+        ListView<LaneMemories.Hit> found = lookup("#found-units").queryListView();
+        interact(() -> {
+            lookup("#find-more").queryAs(ToggleButton.class).setSelected(true);
+            lookup("#find-words").queryAs(TextField.class).setText("Anleger");
+            lookup("#find-side").queryAs(ComboBox.class).getSelectionModel().select(1);
+        });
+        waitUntil(() -> !found.getItems().isEmpty() && idle());
+        int before = found.getItems().size();
+
+        interact(() -> {
+            found.getSelectionModel().selectAll();
+            lookup("#replace-what").queryAs(TextField.class).setText("Anleger");
+            lookup("#replace-by").queryAs(TextField.class).setText("Steg");
+        });
+        press("replace-units");
+        waitUntil(() -> found.getItems().isEmpty() && idle());
+
+        press("undo-units");
+        waitUntil(() -> found.getItems().size() == before && idle());
     }
 
     @Test

@@ -1,6 +1,8 @@
 package org.swaplane.desktop.references;
 
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -14,11 +16,16 @@ import org.swaplane.desktop.text.ContentFlow;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Directions;
+import org.swaplane.lane.LaneMemories;
 import org.swaplane.memory.MemoryUnit;
+import org.swaplane.memory.Provenance;
 
 /** A unit that was found: source, target, and where it comes from. */
-final class FoundCell extends ListCell<MemoryUnit> {
+final class FoundCell extends ListCell<LaneMemories.Hit> {
     private static final double GAP = 12;
+    /** Length of a day, ISO 8601. */
+    private static final int DAY = 10;
+
     private static final double FROM = 130;
     private static final double SCROLL_BAR = 30;
 
@@ -28,7 +35,7 @@ final class FoundCell extends ListCell<MemoryUnit> {
     private final Label from = Controls.quiet("");
     private final WordHits hits;
 
-    FoundCell(ListView<MemoryUnit> list, WordHits hits) {
+    FoundCell(ListView<LaneMemories.Hit> list, WordHits hits) {
         this.hits = hits;
         row.setHgap(GAP);
         ColumnConstraints text = new ColumnConstraints();
@@ -42,14 +49,26 @@ final class FoundCell extends ListCell<MemoryUnit> {
     }
 
     @Override
-    protected void updateItem(MemoryUnit unit, boolean empty) {
-        super.updateItem(unit, empty);
-        setGraphic(empty || unit == null ? null : row);
-        if (!empty && unit != null) {
+    protected void updateItem(LaneMemories.Hit hit, boolean empty) {
+        super.updateItem(hit, empty);
+        setGraphic(empty || hit == null ? null : row);
+        if (!empty && hit != null) {
+            MemoryUnit unit = hit.unit();
             show(source, unit.sourceLanguage(), unit.source(), unit);
             show(target, unit.targetLanguage(), unit.target(), unit);
-            from.setText(unit.origin());
+            from.setText(from(unit));
         }
+    }
+
+    /** Where it is from, who changed it last and on which day. */
+    private static String from(MemoryUnit unit) {
+        Provenance known = unit.provenance();
+        String who = known.changedBy().isEmpty() ? known.createdBy() : known.changedBy();
+        String at = known.changed().isEmpty() ? known.created() : known.changed();
+        String day = at.length() < DAY ? at : at.substring(0, DAY);
+        return Stream.of(unit.origin(), who, day)
+                .filter(each -> !each.isEmpty())
+                .collect(Collectors.joining("\n"));
     }
 
     private void show(ContentFlow flow, String language, Content content, MemoryUnit unit) {

@@ -1,14 +1,11 @@
 package org.swaplane.desktop.references;
 
-import java.util.List;
-import java.util.Locale;
 import java.util.function.BooleanSupplier;
 import javafx.scene.Parent;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
+import javafx.scene.control.SelectionMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -20,10 +17,10 @@ import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewContext;
 import org.swaplane.desktop.shell.ViewDescriptor;
-import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.memory.MemoryUnit;
+import org.swaplane.lane.LaneMemories;
+import org.swaplane.memory.MemoryQuery;
 
 /** What is known: search in all memories, the memories themselves, filling from them, words by band. */
 public final class ReferencesView implements View {
@@ -33,44 +30,31 @@ public final class ReferencesView implements View {
     private static final double SIDE = 340;
 
     private final LaneSession session;
-    private final TextField words = new TextField();
-    private final ComboBox<Side> side = Choice.of(
-            "find-side",
-            List.of(Side.values()),
-            each -> Strings.text("references.in." + each.name().toLowerCase(Locale.ROOT)));
+    private final SearchForm search;
+    private final UnitEditor editor;
     private final Label count = Controls.quiet("");
     private final WordHits hits = new WordHits();
-    private final ListView<MemoryUnit> found = new ListView<>();
+    private final ListView<LaneMemories.Hit> found = new ListView<>();
     private final MemoryList memories;
     private final FillForm fill;
     private final AnalysisPane analysis;
     private final CommandMenu menu = new CommandMenu();
     private final VBox node;
 
-    private enum Side {
-        SOURCE,
-        TARGET
-    }
-
     private ReferencesView(ViewContext context) {
         this.session = context.session();
         memories = new MemoryList(session, context.picker());
         fill = new FillForm(session);
         analysis = new AnalysisPane(session, context.picker());
-        words.setId("find-words");
-        words.setPromptText(Strings.text("references.words"));
-        words.setAccessibleText(Strings.text("references.words"));
-        words.setOnAction(event -> find());
-        HBox.setHgrow(words, Priority.ALWAYS);
-        side.setAccessibleText(Strings.text("references.side"));
-        side.setOnAction(event -> find());
+        search = new SearchForm(this::find);
         found.setId("found-units");
         found.setAccessibleText(Strings.text("references.found-list"));
         found.setPlaceholder(Controls.quiet(Strings.text("references.hint")));
         found.setCellFactory(list -> new FoundCell(found, hits));
+        found.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
+        editor = new UnitEditor(session, found, this::findAgain);
         VBox.setVgrow(found, Priority.ALWAYS);
-        VBox left = Controls.column(
-                Controls.row(words, side, Controls.button("find", "references.find", this::find)), count, found);
+        VBox left = Controls.column(search, count, found, editor);
         HBox.setHgrow(left, Priority.ALWAYS);
         ScrollPane right = new ScrollPane(Controls.column(memories, fill));
         right.setFitToWidth(true);
@@ -90,33 +74,38 @@ public final class ReferencesView implements View {
     /** Searches for what was selected elsewhere. */
     private void seek(String text) {
         if (!text.isBlank()) {
-            words.setText(text.strip());
-            find();
+            search.seek(text);
         }
     }
 
-    private void find() {
-        String wanted = words.getText().strip();
-        if (wanted.isEmpty()) {
-            return;
-        }
-        hits.search(wanted);
-        session.memories().find(wanted, side.getValue() == Side.TARGET, units -> {
-            found.setPlaceholder(Controls.quiet(Strings.text("references.nothing", wanted)));
+    private void find(MemoryQuery query) {
+        hits.search(query);
+        session.memories().find(query, units -> {
+            found.setPlaceholder(Controls.quiet(
+                    query.text().isBlank()
+                            ? Strings.text("references.none-such")
+                            : Strings.text("references.nothing", query.text().strip())));
             found.getItems().setAll(units);
             count.setText(
                     units.size() < Memories.MOST_FOUND
                             ? Strings.text("references.found", units.size())
                             : Strings.text("references.found-first", units.size()));
             Controls.showIf(count, !units.isEmpty());
+            editor.show();
         });
+    }
+
+    private void findAgain() {
+        search.find();
+        memories.refresh();
+        editor.show();
     }
 
     @Override
     public void addCommands(Commands commands) {
         BooleanSupplier here = () -> session.viewProperty().get().equals(ViewId.REFERENCES);
         BooleanSupplier withSegments = () -> here.getAsBoolean() && session.hasSegments();
-        commands.add("find-words", "Shortcut+F", here, words::requestFocus);
+        commands.add("find-words", "Shortcut+F", here, search::begin);
         commands.add("import-memory", "Alt+O", here, memories::add);
         commands.add("preview-fill", "Alt+P", withSegments, fill::preview);
         commands.add("analyze-language", "Alt+A", withSegments, analysis::language);
@@ -130,7 +119,7 @@ public final class ReferencesView implements View {
 
     @Override
     public void focus() {
-        words.requestFocus();
+        search.begin();
     }
 
     @Override

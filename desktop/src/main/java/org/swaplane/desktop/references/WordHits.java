@@ -1,32 +1,45 @@
 package org.swaplane.desktop.references;
 
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.swaplane.compare.Span;
+import org.swaplane.memory.MemoryQuery;
 
-/** Where the words that were searched for stand in a text. */
+/** Where what was searched for stands in a text. */
 final class WordHits {
-    private List<String> words = List.of();
+    private static final int MOST = 50;
 
-    void search(String text) {
-        words = Stream.of(text.toLowerCase(Locale.ROOT).split("\\s+"))
+    private Pattern pattern = Pattern.compile("(?!)");
+
+    void search(MemoryQuery query) {
+        pattern = query.mode() == MemoryQuery.Mode.WORDS
+                ? words(query)
+                : query.pattern().orElse(Pattern.compile("(?!)"));
+    }
+
+    /** Each word wherever it stands. */
+    private static Pattern words(MemoryQuery query) {
+        String any = Stream.of(query.text().strip().split("\\s+"))
                 .filter(word -> !word.isEmpty())
-                .distinct()
-                .toList();
+                .map(Pattern::quote)
+                .collect(Collectors.joining("|"));
+        int flags = query.matchCase() ? 0 : Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE;
+        return any.isEmpty() ? Pattern.compile("(?!)") : Pattern.compile(any, flags);
     }
 
     /** In UTF-16 units of the text, in order. */
     List<Span> in(String text) {
-        String within = text.toLowerCase(Locale.ROOT);
-        if (within.length() != text.length()) {
-            return List.of();
+        List<Span> spans = new ArrayList<>();
+        Matcher matcher = pattern.matcher(text);
+        while (spans.size() < MOST && matcher.find()) {
+            if (matcher.end() > matcher.start()) {
+                spans.add(new Span(matcher.start(), matcher.end()));
+            }
         }
-        return words.stream()
-                .flatMap(word -> Stream.iterate(
-                                within.indexOf(word), at -> at >= 0, at -> within.indexOf(word, at + word.length()))
-                        .map(at -> new Span(at, at + word.length())))
-                .sorted()
-                .toList();
+        return spans;
     }
 }

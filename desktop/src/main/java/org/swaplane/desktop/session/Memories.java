@@ -1,11 +1,18 @@
 package org.swaplane.desktop.session;
 
 import java.nio.file.Path;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
+import java.util.function.Function;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.swaplane.content.Content;
@@ -21,7 +28,9 @@ import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.memory.Adaptation;
 import org.swaplane.memory.AnalysisReport;
+import org.swaplane.memory.MemoryEdit;
 import org.swaplane.memory.MemoryMatch;
+import org.swaplane.memory.MemoryQuery;
 import org.swaplane.memory.MemoryTransfer;
 import org.swaplane.memory.MemoryUnit;
 import org.swaplane.memory.MemoryUse;
@@ -38,6 +47,7 @@ public final class Memories {
     private static final int MOST = 5;
 
     private final LaneSession session;
+    private final Deque<List<LaneMemories.Edited>> edits = new ConcurrentLinkedDeque<>();
     private final ReadOnlyObjectWrapper<MemoryFill.Plan> plan = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Analysis> analysis = new ReadOnlyObjectWrapper<>();
 
@@ -94,30 +104,94 @@ public final class Memories {
         }
     }
 
-    /** Units of all memories with these words on one side, in the languages of the file that is worked at. */
-    public void find(String words, boolean inTarget, Consumer<List<MemoryUnit>> found) {
-        Track track = session.track();
+    /** What a query means in all memories, in the languages of the file that is worked at. */
+    public void find(MemoryQuery query, Consumer<List<LaneMemories.Hit>> found) {
+        Optional<TranslationMemory.Languages> languages = Optional.ofNullable(session.track())
+                .map(track -> new TranslationMemory.Languages(
+                        track.summary().sourceLanguage(), track.summary().targetLanguage()));
         session.background()
                 .read(
-                        Strings.text("task.find", words),
+                        Strings.text("task.find", query.text()),
                         progress -> {
-                            Stream.Builder<MemoryUnit> all = Stream.builder();
-                            for (MemoryUse use : lane().uses()) {
-                                (track == null
-                                                ? use.memory().find(words, inTarget, MOST_FOUND)
-                                                : use.memory()
-                                                        .find(
-                                                                words,
-                                                                inTarget,
-                                                                track.summary().sourceLanguage(),
-                                                                track.summary().targetLanguage(),
-                                                                MOST_FOUND))
-                                        .forEach(all);
-                            }
-                            return all.build().limit(MOST_FOUND).toList();
+                            query.pattern();
+                            return lane().find(query, languages, MOST_FOUND, progress);
                         },
                         found,
                         session::failed);
+    }
+
+    /** Gives a unit another target, in tag notation. */
+    public void edit(LaneMemories.Hit hit, String target, Runnable done) {
+        edit(List.of(hit), units -> MemoryEdit.of(units.get(0), target, person(), now()), done);
+    }
+
+    /** Replaces text in the targets of units. */
+    public void replace(List<LaneMemories.Hit> hits, String what, String by, Runnable done) {
+        Pattern exactly = Pattern.compile(Pattern.quote(what));
+        edit(hits, units -> MemoryEdit.replacing(units, exactly, by, false, person(), now()), done);
+    }
+
+    public void remove(List<LaneMemories.Hit> hits, Runnable done) {
+        edit(hits, MemoryEdit::without, done);
+    }
+
+    private String person() {
+        return session.lane().settings().person();
+    }
+
+    private String now() {
+        return session.lane().clock().instant().truncatedTo(ChronoUnit.SECONDS).toString();
+    }
+
+    private void edit(List<LaneMemories.Hit> hits, Function<List<MemoryUnit>, MemoryEdit> edit, Runnable done) {
+        Map<Path, List<MemoryUnit>> byMemory = hits.stream()
+                .collect(Collectors.groupingBy(
+                        LaneMemories.Hit::memory, Collectors.mapping(LaneMemories.Hit::unit, Collectors.toList())));
+        session.background()
+                .run(
+                        Strings.text("task.memories"),
+                        progress -> {
+                            int changes = 0;
+                            List<LaneMemories.Edited> made = new ArrayList<>();
+                            for (Map.Entry<Path, List<MemoryUnit>> each : byMemory.entrySet()) {
+                                MemoryEdit wanted = edit.apply(each.getValue());
+                                if (!wanted.changes().isEmpty()) {
+                                    made.add(lane().edit(each.getKey(), wanted));
+                                    changes += wanted.changes().size();
+                                }
+                            }
+                            if (!made.isEmpty()) {
+                                edits.push(made);
+                            }
+                            return changes;
+                        },
+                        changes -> {
+                            session.notify(Notification.Tone.DONE, Strings.text("units.changed", changes));
+                            done.run();
+                        });
+    }
+
+    /** Whether something that was done with units can be taken back. */
+    public boolean canUndoEdit() {
+        return !edits.isEmpty();
+    }
+
+    /** Takes back what was done with units last. */
+    public void undoEdit(Runnable done) {
+        session.background()
+                .run(
+                        Strings.text("task.memories"),
+                        progress -> {
+                            List<LaneMemories.Edited> last = edits.pollFirst();
+                            for (LaneMemories.Edited each : last == null ? List.<LaneMemories.Edited>of() : last) {
+                                lane().undo(each);
+                            }
+                            return last;
+                        },
+                        undone -> {
+                            session.notify(Notification.Tone.DONE, Strings.text("units.undone"));
+                            done.run();
+                        });
     }
 
     public void entries(Consumer<List<LaneMemories.Entry>> known) {
