@@ -28,12 +28,7 @@ import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.index.Terms;
 import org.apache.lucene.index.TermsEnum;
-import org.apache.lucene.search.BooleanClause;
-import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
-import org.apache.lucene.search.PhraseQuery;
-import org.apache.lucene.search.Query;
-import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.SearcherManager;
 import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.store.Directory;
@@ -41,7 +36,6 @@ import org.apache.lucene.store.FSDirectory;
 import org.apache.lucene.store.LockObtainFailedException;
 import org.apache.lucene.util.Bits;
 import org.apache.lucene.util.BytesRef;
-import org.apache.lucene.util.QueryBuilder;
 import org.swaplane.compare.EditDistance;
 import org.swaplane.compare.Symbols;
 import org.swaplane.content.Content;
@@ -349,7 +343,7 @@ public final class TranslationMemory implements AutoCloseable {
             throws IOException {
         Optional<String> pair = languages.map(each -> MemoryFields.pair(each.source(), each.target()));
         if (query.isOfWords()) {
-            return find(query.text(), query.side() == MemoryQuery.Side.TARGET, pair, most);
+            return find(query.text(), query.side() == MemoryQuery.Side.TARGET, languages, most);
         }
         Set<String> several = query.kind() == MemoryQuery.Kind.SEVERAL_TARGETS ? severalTargets(progress) : Set.of();
         Predicate<MemoryUnit> matcher = query.matcher();
@@ -402,30 +396,19 @@ public final class TranslationMemory implements AutoCloseable {
     /** The same of one pair of languages. */
     public List<MemoryUnit> find(String words, boolean inTarget, String sourceLanguage, String targetLanguage, int most)
             throws IOException {
-        return find(words, inTarget, Optional.of(MemoryFields.pair(sourceLanguage, targetLanguage)), most);
+        return find(words, inTarget, Optional.of(new Languages(sourceLanguage, targetLanguage)), most);
     }
 
-    private List<MemoryUnit> find(String words, boolean inTarget, Optional<String> pair, int most) throws IOException {
-        String field = inTarget ? MemoryFields.TARGET_TEXT : MemoryFields.SOURCE_TEXT;
-        QueryBuilder builder = new QueryBuilder(analyzer());
-        Query all = builder.createBooleanQuery(field, words, BooleanClause.Occur.MUST);
-        if (all == null) {
-            return List.of();
-        }
-        BooleanQuery.Builder query = new BooleanQuery.Builder().add(all, BooleanClause.Occur.MUST);
-        pair.ifPresent(languages ->
-                query.add(new TermQuery(new Term(MemoryFields.PAIR, languages)), BooleanClause.Occur.FILTER));
-        Query phrase = builder.createPhraseQuery(field, words);
-        if (phrase instanceof PhraseQuery) {
-            query.add(phrase, BooleanClause.Occur.SHOULD);
-        }
-        return search(searcher -> {
-            List<MemoryUnit> found = new ArrayList<>();
-            for (ScoreDoc hit : searcher.search(query.build(), most).scoreDocs) {
-                found.add(MemoryFields.unit(searcher.storedFields().document(hit.doc)));
-            }
-            return List.copyOf(found);
-        });
+    private List<MemoryUnit> find(String words, boolean inTarget, Optional<Languages> languages, int most)
+            throws IOException {
+        WordSearch wanted = new WordSearch(
+                analyzer(),
+                inTarget ? MemoryFields.TARGET_TEXT : MemoryFields.SOURCE_TEXT,
+                languages
+                        .map(each -> MemoryFields.language(inTarget ? each.target() : each.source()))
+                        .orElse(""),
+                languages.map(each -> MemoryFields.pair(each.source(), each.target())));
+        return search(searcher -> wanted.find(searcher, words, most));
     }
 
     /** What was added and not committed is committed. */

@@ -32,7 +32,7 @@ import org.apache.lucene.analysis.sv.SwedishLightStemFilter;
 import org.apache.lucene.analysis.tokenattributes.CharTermAttribute;
 
 /** The stems of a language's words by Lucene, where it has light stemmers by those: they take endings off and nothing more. Thread-safe. */
-final class Stems {
+public final class Stems {
     private static final Map<String, UnaryOperator<TokenStream>> STEMMERS = Map.ofEntries(
             Map.entry("ar", ArabicStemFilter::new),
             Map.entry("bg", BulgarianStemFilter::new),
@@ -77,13 +77,13 @@ final class Stems {
     }
 
     /** Empty where there is no stemmer for the language, a subtag such as {@code de}. */
-    static Optional<Stems> of(String language) {
+    public static Optional<Stems> of(String language) {
         return Optional.ofNullable(STEMMERS.get(language))
                 .map(stemmer -> BY_LANGUAGE.computeIfAbsent(language, none -> new Stems(stemmer)));
     }
 
     /** The stem of a word in small letters. */
-    String stem(String word) {
+    public String stem(String word) {
         if (known.size() > MOST_KEPT) {
             known.clear();
         }

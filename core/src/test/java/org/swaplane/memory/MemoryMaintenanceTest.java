@@ -83,6 +83,19 @@ class MemoryMaintenanceTest {
     }
 
     @Test
+    void wordsAreFoundInOtherFormsToo() throws IOException {
+        Optional<TranslationMemory.Languages> german = Optional.of(new TranslationMemory.Languages("en", "de-DE"));
+        assertThat(memory.find(MemoryQuery.ofWords("dog decks", false), german, 10, Progress.NONE))
+                .hasSize(1);
+        assertThat(memory.find(MemoryQuery.ofWords("fares return", false), german, 10, Progress.NONE))
+                .hasSize(1);
+        assertThat(memory.find(MemoryQuery.ofWords("rückfahrten preise", true), german, 10, Progress.NONE))
+                .hasSize(1);
+        assertThat(memory.find(MemoryQuery.ofWords("dogma", false), german, 10, Progress.NONE))
+                .isEmpty();
+    }
+
+    @Test
     void anExpressionThatIsNoneIsSaid() {
         assertThatThrownBy(() -> found(new MemoryQuery("(", Side.BOTH, Mode.REGEX, false, Kind.ALL, "", "")))
                 .isInstanceOf(CannotProceedException.class)

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.function.ToIntFunction;
 import java.util.stream.Stream;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.TableView;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
@@ -26,6 +27,7 @@ final class AnalysisPane extends VBox {
 
     private final LaneSession session;
     private final TableView<Row> table = new TableView<>();
+    private final Label hint = Controls.quiet(Strings.text("analysis.none"));
     private final Button report;
 
     private record Row(String name, Map<WordAnalysis.Band, WordAnalysis.Amount> amounts) {
@@ -46,7 +48,6 @@ final class AnalysisPane extends VBox {
         getStyleClass().add("column");
         table.setId("analysis");
         table.setAccessibleText(Strings.text("analysis.title"));
-        table.setPlaceholder(Controls.quiet(Strings.text("analysis.none")));
         table.getColumns().add(new WordsColumn<>("analysis.file", NAME, Row::name));
         for (WordAnalysis.Band band : WordAnalysis.Band.values()) {
             WordsColumn<Row> column = column(row -> row.words(band));
@@ -65,7 +66,8 @@ final class AnalysisPane extends VBox {
                                 Controls.heading("analysis.title"),
                                 Controls.button("analyze-file", "analysis.file-only", this::file),
                                 Controls.button("analyze-language", "analysis.language", this::language),
-                                report),
+                                report,
+                                hint),
                         table);
         session.memories().analysisProperty().addListener((property, before, now) -> show(now));
         show(null);
@@ -99,6 +101,8 @@ final class AnalysisPane extends VBox {
 
     private void show(Memories.Analysis analysis) {
         report.setDisable(analysis == null);
+        Controls.showIf(table, analysis != null);
+        Controls.showIf(hint, analysis == null);
         List<Row> rows = new ArrayList<>();
         if (analysis != null) {
             analysis.files().forEach((name, amounts) -> rows.add(new Row(name, amounts)));

@@ -10,6 +10,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.text.ContentFlow;
@@ -57,6 +58,7 @@ final class FoundCell extends ListCell<LaneMemories.Hit> {
             show(source, unit.sourceLanguage(), unit.source(), unit);
             show(target, unit.targetLanguage(), unit.target(), unit);
             from.setText(from(unit));
+            from.setMinHeight(Region.USE_PREF_SIZE);
         }
     }
 
@@ -73,6 +75,6 @@ final class FoundCell extends ListCell<LaneMemories.Hit> {
 
     private void show(ContentFlow flow, String language, Content content, MemoryUnit unit) {
         TextLanguage.of(language, Directions.Direction.BY_LANGUAGE).apply(flow);
-        flow.show(content, TagNumbers.of(unit.source()), List.of(), hits.in(content.plainText()));
+        flow.show(content, TagNumbers.of(unit.source()), List.of(), hits.in(content.plainText(), language));
     }
 }

@@ -61,7 +61,7 @@ final class SearchForm extends VBox {
 
     private void field(TextField field, String id, String key) {
         field.setId(id);
-        field.setPrefColumnCount(12);
+        field.setPrefColumnCount(9);
         field.setPromptText(Strings.text(key));
         field.setAccessibleText(Strings.text(key));
         field.setOnAction(event -> find());

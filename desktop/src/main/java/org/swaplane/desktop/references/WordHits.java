@@ -2,39 +2,65 @@ package org.swaplane.desktop.references;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.swaplane.compare.Span;
 import org.swaplane.memory.MemoryQuery;
+import org.swaplane.terms.Stems;
 
-/** Where what was searched for stands in a text. */
+/** Where what was searched for stands in a text; words also in other forms. */
 final class WordHits {
     private static final int MOST = 50;
+    private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{M}\\p{N}]+");
 
-    private Pattern pattern = Pattern.compile("(?!)");
+    private Optional<MemoryQuery> query = Optional.empty();
 
-    void search(MemoryQuery query) {
-        pattern = query.mode() == MemoryQuery.Mode.WORDS
-                ? words(query)
-                : query.pattern().orElse(Pattern.compile("(?!)"));
+    void search(MemoryQuery wanted) {
+        query = Optional.of(wanted);
     }
 
-    /** Each word wherever it stands. */
-    private static Pattern words(MemoryQuery query) {
-        String any = Stream.of(query.text().strip().split("\\s+"))
-                .filter(word -> !word.isEmpty())
-                .map(Pattern::quote)
-                .collect(Collectors.joining("|"));
-        int flags = query.matchCase() ? 0 : Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE;
-        return any.isEmpty() ? Pattern.compile("(?!)") : Pattern.compile(any, flags);
+    /**
+     * In UTF-16 units of the text, in order.
+     *
+     * @param language of the text, BCP 47
+     */
+    List<Span> in(String text, String language) {
+        if (query.isEmpty()) {
+            return List.of();
+        }
+        return query.get().mode() == MemoryQuery.Mode.WORDS
+                ? words(query.get(), text, language)
+                : query.get()
+                        .pattern()
+                        .map(pattern -> all(pattern.matcher(text)))
+                        .orElse(List.of());
     }
 
-    /** In UTF-16 units of the text, in order. */
-    List<Span> in(String text) {
+    private static List<Span> words(MemoryQuery query, String text, String language) {
+        Optional<Stems> stems = Stems.of(Locale.forLanguageTag(language).getLanguage());
+        UnaryOperator<String> form = word -> {
+            String small = word.toLowerCase(Locale.ROOT);
+            return stems.map(each -> each.stem(small)).orElse(small);
+        };
+        Set<String> wanted = WORD.matcher(query.text())
+                .results()
+                .map(word -> form.apply(word.group()))
+                .collect(Collectors.toSet());
+        Stream<Span> found = WORD.matcher(text)
+                .results()
+                .filter(word -> wanted.contains(form.apply(word.group())))
+                .map(word -> new Span(word.start(), word.end()));
+        return found.limit(MOST).toList();
+    }
+
+    private static List<Span> all(Matcher matcher) {
         List<Span> spans = new ArrayList<>();
-        Matcher matcher = pattern.matcher(text);
         while (spans.size() < MOST && matcher.find()) {
             if (matcher.end() > matcher.start()) {
                 spans.add(new Span(matcher.start(), matcher.end()));
