@@ -97,10 +97,11 @@ final class WordSearch {
     private Set<String> forms(IndexReader reader, String word, Stems language) throws IOException {
         Set<String> forms = new LinkedHashSet<>();
         String stem = language.stem(word);
-        if (stem.length() < SHORT) {
+        if (stem.length() < SHORT || word.length() < SHORT) {
             return forms;
         }
-        String begin = stem.substring(0, Math.max(SHORT, stem.length() - 2));
+        // Of the word: a stem may have its letters without their marks.
+        String begin = word.substring(0, Math.max(SHORT, Math.min(word.length(), stem.length()) - 2));
         for (LeafReaderContext leaf : reader.leaves()) {
             Terms terms = leaf.reader().terms(field);
             TermsEnum each = terms == null ? TermsEnum.EMPTY : terms.iterator();
