@@ -3,8 +3,6 @@ package org.swaplane.lane;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.io.OutputStreamWriter;
-import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -16,11 +14,10 @@ import java.util.Set;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
 import org.swaplane.task.Progress;
+import org.swaplane.terms.NewTermTable;
 import org.swaplane.terms.Term;
 import org.swaplane.terms.TermIndex;
 import org.swaplane.terms.TermListReader;
@@ -65,14 +62,7 @@ public final class CopyPackage {
         }
         if (!terms.isEmpty()) {
             zip.putNextEntry(new ZipEntry("terms.csv"));
-            Writer writer = new OutputStreamWriter(zip, StandardCharsets.UTF_8);
-            CSVPrinter printer = new CSVPrinter(writer, CSVFormat.RFC4180);
-            printer.printRecord("source", "target", "forbidden");
-            for (Term term : terms) {
-                printer.printRecord(
-                        term.source(), String.join("; ", term.preferred()), String.join("; ", term.forbidden()));
-            }
-            printer.flush();
+            NewTermTable.writeCsv(terms, "source", "target", zip);
             zip.closeEntry();
         }
         for (Path file : references()) {
