@@ -166,16 +166,21 @@ public final class LaneTerms {
 
     private void keep(List<TermList.Entry> entries) throws IOException {
         Path own = folder.resolve(OWN);
-        Files.createDirectories(own.getParent());
-        TermList list = new TermList(settings.name(), entries);
-        NewFile.write(own, true, out -> NewTbx.write(list, out));
-        Profile profile = settings.profile();
-        List<String> lists = new ArrayList<>(profile.terms());
-        if (!lists.contains(OWN)) {
-            lists.add(OWN);
+        List<String> lists = new ArrayList<>(settings.profile().terms());
+        if (entries.isEmpty()) {
+            // A list without terms is none.
+            Files.deleteIfExists(own);
+            lists.remove(OWN);
+        } else {
+            Files.createDirectories(own.getParent());
+            TermList list = new TermList(settings.name(), entries);
+            NewFile.write(own, true, out -> NewTbx.write(list, out));
+            if (!lists.contains(OWN)) {
+                lists.add(OWN);
+            }
         }
         // Also where the list was there already: whoever follows the profile reads it again.
-        LaneWriter.await(settings.setProfile(profile.withTerms(lists)));
+        LaneWriter.await(settings.setProfile(settings.profile().withTerms(lists)));
         read = List.of();
     }
 

@@ -69,6 +69,9 @@ class LaneTermsTest {
 
         assertThat(german()).extracting(listed -> listed.term().source()).containsExactly("pier");
         assertThat(terms.all("en-GB", "fr-FR")).hasSize(1);
+        terms.change(terms.all("en-GB", "fr-FR").get(0), List.of(), List.of(), "fr-FR");
+        assertThat(german()).extracting(LaneTerms.Listed::own).containsExactly(false);
+        assertThat(lane.references().checks()).isNotNull();
     }
 
     @ParameterizedTest

@@ -147,6 +147,31 @@ class MemoryJourneyTest extends LaneWindow {
     }
 
     @Test
+    void aFrequentWordBecomesATermAndIsTakenOutAgain() throws Exception {
+        takeIn();
+        interact(() -> session.viewProperty().set(ViewId.REFERENCES));
+        settle();
+        push(KeyCode.ALT, KeyCode.T);
+        ComboBox<?> what = lookup("#terms-what").queryComboBox();
+        TableView<?> terms = lookup("#listed-terms").queryTableView();
+        interact(() -> what.getSelectionModel().select(1));
+        waitUntil(() -> !terms.getItems().isEmpty() && idle());
+        int before = terms.getItems().size();
+
+        interact(() -> {
+            terms.getSelectionModel().select(0);
+            lookup("#term-targets").queryAs(TextField.class).setText("Fähre; Schiff");
+        });
+        press("save-listed-term");
+        waitUntil(() -> terms.getItems().size() == before - 1 && idle());
+
+        interact(() -> what.getSelectionModel().select(0));
+        waitUntil(() -> terms.getItems().size() == 1 && idle());
+        press("remove-term");
+        waitUntil(() -> terms.getItems().isEmpty() && idle());
+    }
+
+    @Test
     void aTermThatIsAddedIsShownInsertedAndCheckedAtOnce() throws Exception {
         takeIn();
         int afternoon = segment("The afternoon");

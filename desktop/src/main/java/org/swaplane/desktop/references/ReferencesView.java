@@ -1,11 +1,14 @@
 package org.swaplane.desktop.references;
 
+import java.util.List;
 import java.util.function.BooleanSupplier;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.SelectionMode;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -32,6 +35,9 @@ public final class ReferencesView implements View {
     private final LaneSession session;
     private final SearchForm search;
     private final UnitEditor editor;
+    private final TermsPage terms;
+    private final ToggleButton translationsShown;
+    private final ToggleButton termsShown;
     private final Label count = Controls.quiet("");
     private final WordHits hits = new WordHits();
     private final ListView<LaneMemories.Hit> found = new ListView<>();
@@ -54,7 +60,24 @@ public final class ReferencesView implements View {
         found.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         editor = new UnitEditor(session, found, this::findAgain);
         VBox.setVgrow(found, Priority.ALWAYS);
-        VBox left = Controls.column(search, count, found, editor);
+        terms = new TermsPage(session, context.picker());
+        ToggleGroup pages = new ToggleGroup();
+        translationsShown = page("show-translations", "references.translations", pages);
+        termsShown = page("show-terms", "references.terms", pages);
+        VBox translations = Controls.column(search, count, found, editor);
+        for (VBox each : List.of(translations, terms)) {
+            VBox.setVgrow(each, Priority.ALWAYS);
+        }
+        pages.selectedToggleProperty().addListener((property, before, now) -> {
+            if (now == null) {
+                before.setSelected(true);
+            }
+            Controls.showIf(translations, translationsShown.isSelected());
+            Controls.showIf(terms, termsShown.isSelected());
+            focus();
+        });
+        translationsShown.setSelected(true);
+        VBox left = Controls.column(Controls.row(translationsShown, termsShown), translations, terms);
         HBox.setHgrow(left, Priority.ALWAYS);
         ScrollPane right = new ScrollPane(Controls.column(memories, fill));
         right.setFitToWidth(true);
@@ -71,9 +94,17 @@ public final class ReferencesView implements View {
         session.soughtProperty().addListener((property, before, now) -> seek(now));
     }
 
+    private static ToggleButton page(String id, String key, ToggleGroup pages) {
+        ToggleButton button = new ToggleButton(Strings.text(key));
+        button.setId(id);
+        button.setToggleGroup(pages);
+        return button;
+    }
+
     /** Searches for what was selected elsewhere. */
     private void seek(String text) {
         if (!text.isBlank()) {
+            translationsShown.setSelected(true);
             search.seek(text);
         }
     }
@@ -105,7 +136,9 @@ public final class ReferencesView implements View {
     public void addCommands(Commands commands) {
         BooleanSupplier here = () -> session.viewProperty().get().equals(ViewId.REFERENCES);
         BooleanSupplier withSegments = () -> here.getAsBoolean() && session.hasSegments();
-        commands.add("find-words", "Shortcut+F", here, search::begin);
+        commands.add("find-words", "Shortcut+F", here, this::focus);
+        commands.add("show-terms", "Alt+T", here, () -> termsShown.setSelected(true));
+        commands.add("show-translations", "Alt+R", here, () -> translationsShown.setSelected(true));
         commands.add("import-memory", "Alt+O", here, memories::add);
         commands.add("preview-fill", "Alt+P", withSegments, fill::preview);
         commands.add("analyze-language", "Alt+A", withSegments, analysis::language);
@@ -119,12 +152,20 @@ public final class ReferencesView implements View {
 
     @Override
     public void focus() {
-        search.begin();
+        if (termsShown.isSelected()) {
+            terms.refresh();
+            terms.requestFocus();
+        } else {
+            search.begin();
+        }
     }
 
     @Override
     public void refresh() {
         memories.refresh();
         fill.refresh();
+        if (termsShown.isSelected()) {
+            terms.refresh();
+        }
     }
 }
