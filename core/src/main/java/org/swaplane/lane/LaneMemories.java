@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -40,6 +41,9 @@ public final class LaneMemories implements LaneListener {
     private static final String SHARED = "memories";
     private static final String REVIEWED = "reviewed";
     private static final String IMPORTED = "imported";
+    /** Documents in one language, which are searched and never matched. */
+    private static final String DOCUMENTS = "documents";
+
     /** While the lane is open; one that was killed has it still, and what was reviewed is gathered again. */
     private static final String OPEN = "open";
 
@@ -231,7 +235,7 @@ public final class LaneMemories implements LaneListener {
 
     public List<Entry> entries() throws IOException {
         List<Entry> entries = new ArrayList<>();
-        for (String name : List.of(REVIEWED, IMPORTED)) {
+        for (String name : List.of(REVIEWED, IMPORTED, DOCUMENTS)) {
             if (Files.isDirectory(folder.resolve(name))) {
                 TranslationMemory own = own(name);
                 entries.add(new Entry(name, own.folder(), false, 0, own.languages()));
@@ -248,25 +252,36 @@ public final class LaneMemories implements LaneListener {
 
     /** Adds the translations of files to the lane's own memory; returns how many units it has more. A file that cannot be read adds nothing. */
     public int take(List<Source> files, Progress progress) throws IOException {
-        TranslationMemory imported = own(IMPORTED);
+        int added = 0;
+        for (Source file : files) {
+            boolean texts = MemoryTransfer.isOfOneLanguage(file, lane.formats());
+            added += take(file, texts ? DOCUMENTS : IMPORTED, progress);
+        }
+        return added;
+    }
+
+    private int take(Source file, String name, Progress progress) throws IOException {
+        TranslationMemory into = own(name);
         List<String> targets = lane.settings().targetLanguages();
         FileOptions languages = FileOptions.ofLanguages(
                 lane.settings().detail(LaneDetail.SOURCE_LANGUAGE), targets.isEmpty() ? "" : targets.get(0));
-        int before = imported.size();
+        int before = into.size();
         try {
-            for (Source file : files) {
-                MemoryTransfer.take(file, lane.formats(), languages, imported, progress);
-                imported.commit();
+            if (name.equals(DOCUMENTS)) {
+                MemoryTransfer.addTexts(file, lane.formats(), languages, into, progress);
+            } else {
+                MemoryTransfer.take(file, lane.formats(), languages, into, progress);
             }
+            into.commit();
         } catch (IOException | RuntimeException e) {
             synchronized (this) {
-                imported.discard();
-                opened.remove(IMPORTED);
-                imported.close();
+                into.discard();
+                opened.remove(name);
+                into.close();
             }
             throw e;
         }
-        return imported.size() - before;
+        return into.size() - before;
     }
 
     /**
@@ -284,15 +299,33 @@ public final class LaneMemories implements LaneListener {
         List<Hit> hits = new ArrayList<>();
         Set<String> seen = new HashSet<>();
         for (MemoryUse use : uses()) {
-            Path path = use.memory().folder();
-            boolean editable = !lane.isReadOnly() && !path.equals(folder.resolve(REVIEWED));
-            for (MemoryUnit unit : use.memory().find(query, languages, most - hits.size(), progress)) {
-                if (seen.add(unit.sourceWritten() + '\n' + unit.targetWritten())) {
-                    hits.add(new Hit(unit, path, editable));
-                }
-            }
+            boolean editable = !lane.isReadOnly() && !use.memory().folder().equals(folder.resolve(REVIEWED));
+            addHits(use.memory(), query, languages, editable, most, seen, hits, progress);
+        }
+        boolean alsoTexts = query.side() != MemoryQuery.Side.TARGET && query.kind() == MemoryQuery.Kind.ALL;
+        if (alsoTexts && Files.isDirectory(folder.resolve(DOCUMENTS))) {
+            Optional<TranslationMemory.Languages> alone =
+                    languages.map(each -> new TranslationMemory.Languages(each.source(), ""));
+            addHits(own(DOCUMENTS), query, alone, false, most, seen, hits, progress);
         }
         return hits;
+    }
+
+    private static void addHits(
+            TranslationMemory memory,
+            MemoryQuery query,
+            Optional<TranslationMemory.Languages> languages,
+            boolean editable,
+            int most,
+            Set<String> seen,
+            List<Hit> hits,
+            Progress progress)
+            throws IOException {
+        for (MemoryUnit unit : memory.find(query, languages, most, progress)) {
+            if (hits.size() < most && seen.add(unit.sourceWritten() + '\n' + unit.targetWritten())) {
+                hits.add(new Hit(unit, memory.folder(), editable));
+            }
+        }
     }
 
     /** An edit that was made, which can be taken back. */
@@ -320,8 +353,8 @@ public final class LaneMemories implements LaneListener {
 
     /** A shared memory is opened for as long as it takes. */
     private void write(Path memory, Writing writing) throws IOException {
-        if (memory.equals(folder.resolve(IMPORTED))) {
-            writing.into(own(IMPORTED));
+        if (memory.startsWith(folder)) {
+            writing.into(own(memory.getFileName().toString()));
             return;
         }
         try (TranslationMemory other = TranslationMemory.openForWriting(memory)) {
@@ -336,6 +369,18 @@ public final class LaneMemories implements LaneListener {
         Path path = memory.toAbsolutePath().normalize();
         all.removeIf(each -> each.folder().equals(path));
         all.add(new Shared(path, penalty));
+        keep(all);
+    }
+
+    /** Gives a shared memory priority over the one before it: of equal matches, its own comes first. */
+    public void prefer(Path memory) {
+        List<Shared> all = new ArrayList<>(sharedOnes());
+        for (int i = 1; i < all.size(); i++) {
+            if (all.get(i).folder().equals(memory)) {
+                Collections.swap(all, i, i - 1);
+                break;
+            }
+        }
         keep(all);
     }
 

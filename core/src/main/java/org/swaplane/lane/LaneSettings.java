@@ -15,6 +15,7 @@ import java.util.stream.Stream;
 import org.swaplane.check.Profile;
 import org.swaplane.extension.ExtensionRules;
 import org.swaplane.format.DocumentOptions;
+import org.swaplane.memory.WordWeights;
 import org.swaplane.pseudo.PseudoSettings;
 import org.swaplane.release.FileNaming;
 
@@ -108,6 +109,11 @@ public final class LaneSettings {
     /** Ids of the conditions of a release that are asked here. */
     public Set<String> releaseConditions() {
         return Set.of(detail(LaneDetail.RELEASE_CONDITIONS).strip().split("\\s+"));
+    }
+
+    /** How much words count here by their match. */
+    public WordWeights wordWeights() {
+        return WordWeights.parse(detail(LaneDetail.WORD_WEIGHTS)).orElse(WordWeights.NONE);
     }
 
     /** Takes over how another lane works: everything but what it is and when it is due. */

@@ -18,11 +18,37 @@ public final class AnalysisReport {
     public static Report of(
             Map<String, Map<WordAnalysis.Band, WordAnalysis.Amount>> files,
             Map<WordAnalysis.Band, WordAnalysis.Amount> total) {
+        return begun(files, total).build();
+    }
+
+    /** The same with the words by weights. */
+    public static Report of(
+            Map<String, Map<WordAnalysis.Band, WordAnalysis.Amount>> files,
+            Map<WordAnalysis.Band, WordAnalysis.Amount> total,
+            WordWeights weights) {
+        List<List<Cell>> rows = new ArrayList<>();
+        files.forEach((name, amounts) -> rows.add(weighted(name, amounts, weights)));
+        rows.add(weighted(text("report.analysis.total"), total, weights));
+        return begun(files, total)
+                .section(Report.Section.ofTable(
+                        text("report.analysis.weighted", weights.toString()),
+                        List.of(text("report.analysis.file"), text("report.analysis.weighted-words")),
+                        rows))
+                .build();
+    }
+
+    private static List<Cell> weighted(
+            String name, Map<WordAnalysis.Band, WordAnalysis.Amount> amounts, WordWeights weights) {
+        return List.of(Cell.of(name), Cell.of(weights.of(amounts).toPlainString()));
+    }
+
+    private static Report.Builder begun(
+            Map<String, Map<WordAnalysis.Band, WordAnalysis.Amount>> files,
+            Map<WordAnalysis.Band, WordAnalysis.Amount> total) {
         return Report.titled(text("report.analysis.title", String.join(", ", files.keySet())))
                 .section(table("report.analysis.words", files, total, WordAnalysis.Amount::words))
                 .section(table("report.analysis.segments", files, total, WordAnalysis.Amount::segments))
-                .section(table("report.analysis.characters", files, total, WordAnalysis.Amount::characters))
-                .build();
+                .section(table("report.analysis.characters", files, total, WordAnalysis.Amount::characters));
     }
 
     private static Report.Section table(

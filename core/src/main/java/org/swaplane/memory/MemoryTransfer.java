@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
+import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Fingerprint;
 import org.swaplane.document.Note;
@@ -88,6 +89,34 @@ public final class MemoryTransfer {
         }
         add(read.document(), file.name(), memory, progress);
         return read.document().problems();
+    }
+
+    /** Whether a file holds texts in one language only, and no translations. */
+    public static boolean isOfOneLanguage(Source file, FormatRegistry formats) throws IOException {
+        boolean pairs = DelimitedText.isNamedSo(file) && DelimitedText.hasPairs(file) || formats.isMemory(file);
+        return !pairs && formats.open(file, Progress.NONE) instanceof DocumentFile;
+    }
+
+    /** Adds the texts of a document in one language, to be searched: units without a target. */
+    public static void addTexts(
+            Source file, FormatRegistry formats, FileOptions languages, TranslationMemory memory, Progress progress)
+            throws IOException {
+        BilingualDocument document = formats.open(file, languages, progress).document();
+        List<Segment> segments = document.segments();
+        for (int i = 0; i < segments.size(); i++) {
+            progress.checkCancelled();
+            progress.at(i, segments.size());
+            Segment segment = segments.get(i);
+            if (!segment.source().isEmpty()) {
+                memory.add(new MemoryUnit(
+                        document.parts().get(segment.part()).sourceLanguage(),
+                        "",
+                        segment.source(),
+                        Content.EMPTY,
+                        MemoryUnit.Context.UNKNOWN,
+                        Provenance.of(file.name())));
+            }
+        }
     }
 
     /** Adds every translation of a memory's file, of any size; what is odd about the file is handed back. */

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -20,6 +21,7 @@ import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
 import org.swaplane.memory.Filling;
 import org.swaplane.memory.MemoryMatch;
+import org.swaplane.memory.MemoryQuery;
 import org.swaplane.memory.MemoryUnit;
 import org.swaplane.memory.Provenance;
 import org.swaplane.memory.TranslationMemory;
@@ -156,6 +158,41 @@ class LaneMemoriesTest {
         assertThat(known("Dogs travel free.")).containsExactly("100 Hunde reisen frei.", "95 Hunde kostenlos.");
         lane.memories().unshare(shared.toAbsolutePath().normalize());
         assertThat(known("Dogs travel free.")).containsExactly("100 Hunde reisen frei.");
+    }
+
+    @Test
+    void ofSharedMemoriesThePreferredOneComesFirst() throws Exception {
+        for (String name : List.of("one", "two")) {
+            TranslationMemory.openForWriting(folder.resolve(name)).close();
+            lane.memories().share(folder.resolve(name), 0);
+        }
+        lane.memories().prefer(folder.resolve("two").toAbsolutePath().normalize());
+
+        assertThat(lane.memories().entries())
+                .filteredOn(LaneMemories.Entry::shared)
+                .extracting(LaneMemories.Entry::name)
+                .containsExactly("two", "one");
+    }
+
+    @Test
+    void aDocumentInOneLanguageIsSearchedAndNeverMatched() throws Exception {
+        Source guide = Source.of(
+                "style.html",
+                "<html lang='en-GB'><p>Write quay, never dock.</p></html>".getBytes(StandardCharsets.UTF_8));
+        assertThat(lane.memories().take(List.of(guide), Progress.NONE)).isEqualTo(1);
+
+        assertThat(lane.memories()
+                        .find(
+                                MemoryQuery.ofWords("quays", false),
+                                Optional.of(new TranslationMemory.Languages("en-GB", "de-DE")),
+                                10,
+                                Progress.NONE))
+                .singleElement()
+                .satisfies(hit -> {
+                    assertThat(hit.unit().origin()).isEqualTo("style.html");
+                    assertThat(hit.editable()).isFalse();
+                });
+        assertThat(known("Write quay, never dock.")).isEmpty();
     }
 
     @Test

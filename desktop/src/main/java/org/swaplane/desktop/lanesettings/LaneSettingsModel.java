@@ -8,6 +8,7 @@ import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.LaneDetail;
 import org.swaplane.lane.LaneSettings;
+import org.swaplane.memory.WordWeights;
 import org.swaplane.release.FileNaming;
 import org.swaplane.task.CannotProceedException;
 
@@ -69,6 +70,11 @@ final class LaneSettingsModel {
                         ? Optional.empty()
                         : Optional.of(Strings.text("lane.fault.idle-limit", value));
             case NAMING -> namingFault(value);
+            case WORD_WEIGHTS ->
+                WordWeights.parse(value).isPresent()
+                        ? Optional.empty()
+                        : Optional.of(
+                                Strings.text("lane.fault.word-weights", value, LaneDetail.WORD_WEIGHTS.standard()));
             default -> Optional.empty();
         };
     }

@@ -1,5 +1,7 @@
 package org.swaplane.desktop.references;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -21,8 +23,8 @@ import org.swaplane.memory.WordAnalysis;
 
 /** Words by band: a row for each file, and one for all. */
 final class AnalysisPane extends VBox {
-    private static final double NAME = 200;
-    private static final double BAND = 74;
+    private static final double NAME = 150;
+    private static final double BAND = 69;
     private static final double HEIGHT = 150;
 
     private final LaneSession session;
@@ -55,6 +57,13 @@ final class AnalysisPane extends VBox {
             table.getColumns().add(column);
         }
         table.getColumns().add(column(Row::all));
+        table.getColumns()
+                .add(new WordsColumn<>(
+                        "analysis.weighted",
+                        BAND,
+                        row -> number(
+                                weighted(row).setScale(0, RoundingMode.HALF_UP).intValueExact()),
+                        Comparator.comparing(this::weighted)));
         table.setPrefHeight(HEIGHT);
         table.setMinHeight(HEIGHT);
         report = Controls.button(
@@ -76,6 +85,10 @@ final class AnalysisPane extends VBox {
     private static WordsColumn<Row> column(ToIntFunction<Row> words) {
         return new WordsColumn<>(
                 "analysis.sum", BAND, row -> number(words.applyAsInt(row)), Comparator.comparingInt(words));
+    }
+
+    private BigDecimal weighted(Row row) {
+        return session.lane().settings().wordWeights().of(row.amounts());
     }
 
     private static String number(int words) {

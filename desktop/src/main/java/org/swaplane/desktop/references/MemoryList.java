@@ -27,6 +27,7 @@ final class MemoryList extends VBox {
     private final ComboBox<Integer> penalty =
             Choice.of("memory-penalty", PENALTIES, points -> Strings.text("memories.penalty", points));
     private final Button export;
+    private final Button prefer;
     private final Button remove;
 
     MemoryList(LaneSession session, FilePicker picker) {
@@ -40,6 +41,7 @@ final class MemoryList extends VBox {
         list.setPlaceholder(Controls.quiet(Strings.text("memories.none")));
         list.setCellFactory(any -> new EntryCell());
         list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showCommands());
+        prefer = Controls.button("memory-prefer", "memories.prefer", this::prefer);
         export = Controls.button("memory-export", "memories.export", this::export);
         remove = Controls.button("memory-remove", "memories.remove", this::remove);
         getChildren()
@@ -51,6 +53,7 @@ final class MemoryList extends VBox {
                                 Controls.button("memory-share", "memories.share", this::share),
                                 penalty,
                                 export,
+                                prefer,
                                 remove));
         showCommands();
     }
@@ -59,6 +62,9 @@ final class MemoryList extends VBox {
         LaneMemories.Entry chosen = list.getSelectionModel().getSelectedItem();
         export.setDisable(chosen == null);
         remove.setDisable(chosen == null || !chosen.shared());
+        int at = list.getSelectionModel().getSelectedIndex();
+        prefer.setDisable(
+                remove.isDisabled() || at < 1 || !list.getItems().get(at - 1).shared());
     }
 
     void refresh() {
@@ -78,6 +84,11 @@ final class MemoryList extends VBox {
 
     private void share() {
         picker.chooseFolder().ifPresent(folder -> session.memories().share(folder, penalty.getValue(), this::refresh));
+    }
+
+    private void prefer() {
+        Optional.ofNullable(list.getSelectionModel().getSelectedItem())
+                .ifPresent(entry -> session.memories().prefer(entry.folder(), this::refresh));
     }
 
     private void remove() {

@@ -241,6 +241,21 @@ public final class Memories {
                         shared -> done.run());
     }
 
+    /** Of equal matches, those of this memory come before those of the one above it. */
+    public void prefer(Path folder, Runnable done) {
+        if (isRefused()) {
+            return;
+        }
+        session.background()
+                .run(
+                        Strings.text("task.memories"),
+                        progress -> {
+                            lane().prefer(folder);
+                            return folder;
+                        },
+                        preferred -> done.run());
+    }
+
     /** A lane that is only looked at stays as it is, and that is said. */
     private boolean isRefused() {
         if (session.lane().isReadOnly()) {
@@ -336,7 +351,13 @@ public final class Memories {
                 .run(
                         Strings.text("task.report"),
                         progress -> {
-                            ReportForm.write(AnalysisReport.of(meant.files(), meant.total()), path, true);
+                            ReportForm.write(
+                                    AnalysisReport.of(
+                                            meant.files(),
+                                            meant.total(),
+                                            session.lane().settings().wordWeights()),
+                                    path,
+                                    true);
                             return path;
                         },
                         file -> session.written(Strings.text("checks.reported", file.toString()), file));
