@@ -284,6 +284,17 @@ public final class LaneMemories implements LaneListener {
         return into.size() - before;
     }
 
+    /** Adds units to the lane's own memory; returns how many more it has. */
+    public int add(List<MemoryUnit> units) throws IOException {
+        TranslationMemory imported = own(IMPORTED);
+        int before = imported.size();
+        for (MemoryUnit unit : units) {
+            imported.add(unit);
+        }
+        imported.commit();
+        return imported.size() - before;
+    }
+
     /**
      * A unit that was found.
      *

@@ -98,12 +98,35 @@ public final class AlignedDocuments {
         return pairs;
     }
 
+    /** The same documents with pairs that somebody corrected. */
+    public AlignedDocuments with(List<AlignedPair> corrected) {
+        return new AlignedDocuments(sourceLanguage, targetLanguage, origin, source, target, List.copyOf(corrected));
+    }
+
+    public String sourceLanguage() {
+        return sourceLanguage;
+    }
+
+    public String targetLanguage() {
+        return targetLanguage;
+    }
+
+    /** The text of a pair in the first document. */
+    public Content source(AlignedPair pair) {
+        return joined(pair.source(), source.texts());
+    }
+
+    /** The text of a pair in the second document. */
+    public Content target(AlignedPair pair) {
+        return joined(pair.target(), target.texts());
+    }
+
     /** What a memory gets: pairs with text on both sides. */
     public List<MemoryUnit> units() {
         List<MemoryUnit> units = new ArrayList<>();
         for (AlignedPair pair : pairs) {
-            Content from = joined(pair.source(), source.texts());
-            Content to = joined(pair.target(), target.texts());
+            Content from = source(pair);
+            Content to = target(pair);
             if (!from.isEmpty() && !to.isEmpty()) {
                 Provenance provenance = Provenance.of(origin).asAligned();
                 units.add(new MemoryUnit(

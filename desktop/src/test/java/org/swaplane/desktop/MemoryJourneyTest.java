@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.document.State;
 import org.swaplane.lane.LaneMemories;
+import org.swaplane.memory.MemoryQuery;
 
 /** What was translated before is found, taken and filled in, and what is reviewed is remembered. */
 class MemoryJourneyTest extends LaneWindow {
@@ -144,6 +145,43 @@ class MemoryJourneyTest extends LaneWindow {
 
         press("undo-units");
         waitUntil(() -> found.getItems().size() == before && idle());
+    }
+
+    @Test
+    void twoDocumentsAreAlignedCorrectedByKeysAndRemembered() throws Exception {
+        takeIn();
+        Path source = Files.writeString(
+                folder.resolve("guide.txt"), "Dogs travel free.\n\nThe deck is open.\n\nPlease wait here.\n");
+        Path target = Files.writeString(
+                folder.resolve("ratgeber.txt"),
+                "Hunde fahren gratis.\n\nDas Deck ist offen.\n\nBitte warten Sie hier.\n");
+        interact(() -> {
+            picked.clear();
+            picked.addAll(List.of(source, target));
+            session.viewProperty().set(ViewId.REFERENCES);
+        });
+        push(KeyCode.ALT, KeyCode.L);
+        ListView<?> pairs = lookup("#aligned-pairs").queryListView();
+        press("choose-pair");
+        waitUntil(() -> pairs.getItems().size() == 3 && idle());
+
+        interact(() -> pairs.getSelectionModel().select(1));
+        push(KeyCode.ALT, KeyCode.J);
+        assertThat(pairs.getItems()).hasSize(2);
+        push(KeyCode.ALT, KeyCode.S);
+        assertThat(pairs.getItems()).hasSize(3);
+
+        press("add-pairs");
+        waitUntil(() -> pairs.getItems().isEmpty() && idle());
+        interact(() -> session.memories()
+                .find(
+                        MemoryQuery.ofWords("deck", false),
+                        hits -> interact(() -> {
+                            assertThat(hits).singleElement().satisfies(hit -> assertThat(
+                                            hit.unit().targetWritten())
+                                    .isEqualTo("Das Deck ist offen."));
+                        })));
+        waitUntil(this::idle);
     }
 
     @Test

@@ -37,7 +37,9 @@ public final class ReferencesView implements View {
     private final UnitEditor editor;
     private final TermsPage terms;
     private final ToggleButton translationsShown;
+    private final AlignmentPage alignment;
     private final ToggleButton termsShown;
+    private final ToggleButton alignmentShown;
     private final Label count = Controls.quiet("");
     private final WordHits hits = new WordHits();
     private final ListView<LaneMemories.Hit> found = new ListView<>();
@@ -64,8 +66,10 @@ public final class ReferencesView implements View {
         ToggleGroup pages = new ToggleGroup();
         translationsShown = page("show-translations", "references.translations", pages);
         termsShown = page("show-terms", "references.terms", pages);
+        alignment = new AlignmentPage(session, context.picker());
+        alignmentShown = page("show-alignment", "references.alignment", pages);
         VBox translations = Controls.column(search, count, found, editor);
-        for (VBox each : List.of(translations, terms)) {
+        for (VBox each : List.of(translations, terms, alignment)) {
             VBox.setVgrow(each, Priority.ALWAYS);
         }
         pages.selectedToggleProperty().addListener((property, before, now) -> {
@@ -74,10 +78,12 @@ public final class ReferencesView implements View {
             }
             Controls.showIf(translations, translationsShown.isSelected());
             Controls.showIf(terms, termsShown.isSelected());
+            Controls.showIf(alignment, alignmentShown.isSelected());
             focus();
         });
         translationsShown.setSelected(true);
-        VBox left = Controls.column(Controls.row(translationsShown, termsShown), translations, terms);
+        VBox left = Controls.column(
+                Controls.row(translationsShown, termsShown, alignmentShown), translations, terms, alignment);
         HBox.setHgrow(left, Priority.ALWAYS);
         ScrollPane right = new ScrollPane(Controls.column(memories, fill));
         right.setFitToWidth(true);
@@ -138,10 +144,12 @@ public final class ReferencesView implements View {
         BooleanSupplier withSegments = () -> here.getAsBoolean() && session.hasSegments();
         commands.add("find-words", "Shortcut+F", here, this::focus);
         commands.add("show-terms", "Alt+T", here, () -> termsShown.setSelected(true));
+        commands.add("show-alignment", "Alt+L", here, () -> alignmentShown.setSelected(true));
         commands.add("show-translations", "Alt+R", here, () -> translationsShown.setSelected(true));
         commands.add("import-memory", "Alt+O", here, memories::add);
         commands.add("preview-fill", "Alt+P", withSegments, fill::preview);
         commands.add("analyze-language", "Alt+A", withSegments, analysis::language);
+        alignment.addCommands(commands, () -> here.getAsBoolean() && alignmentShown.isSelected());
         menu.offer(commands.of(ViewId.REFERENCES.name()));
     }
 
@@ -155,6 +163,8 @@ public final class ReferencesView implements View {
         if (termsShown.isSelected()) {
             terms.refresh();
             terms.requestFocus();
+        } else if (alignmentShown.isSelected()) {
+            alignment.requestFocus();
         } else {
             search.begin();
         }

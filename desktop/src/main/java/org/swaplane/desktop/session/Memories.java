@@ -26,7 +26,9 @@ import org.swaplane.lane.MemoryFill;
 import org.swaplane.lane.StepKind;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
+import org.swaplane.lane.TrackSummary;
 import org.swaplane.memory.Adaptation;
+import org.swaplane.memory.AlignedDocuments;
 import org.swaplane.memory.AnalysisReport;
 import org.swaplane.memory.MemoryEdit;
 import org.swaplane.memory.MemoryMatch;
@@ -211,6 +213,37 @@ public final class Memories {
                             session.notify(Notification.Tone.DONE, Strings.text("memories.imported", added));
                             done.run();
                         });
+    }
+
+    /** Pairs the segments of a document with those of its translation. */
+    public void align(Source source, Source target, Consumer<AlignedDocuments> aligned) {
+        if (session.track() == null) {
+            session.notify(Notification.Tone.FAILED, Strings.text("alignment.no-languages"));
+            return;
+        }
+        TrackSummary file = session.track().summary();
+        session.background()
+                .run(
+                        Strings.text("task.align", source.name(), target.name()),
+                        progress -> AlignedDocuments.of(
+                                source,
+                                target,
+                                file.sourceLanguage(),
+                                file.targetLanguage(),
+                                session.lane().formats(),
+                                progress),
+                        aligned);
+    }
+
+    /** Adds pairs to the lane's memory. */
+    public void addAligned(AlignedDocuments documents, Runnable done) {
+        if (isRefused()) {
+            return;
+        }
+        session.background().run(Strings.text("task.import"), progress -> lane().add(documents.units()), added -> {
+            session.notify(Notification.Tone.DONE, Strings.text("memories.imported", added));
+            done.run();
+        });
     }
 
     public void share(Path folder, int penalty, Runnable done) {
