@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
@@ -21,6 +22,7 @@ final class DialogPicker implements FilePicker {
 
     private final Stage stage;
     private final PersonSettings person;
+    private final PauseTransition settling = new PauseTransition(SETTLES);
 
     DialogPicker(Stage stage, PersonSettings person) {
         this.stage = stage;
@@ -29,15 +31,16 @@ final class DialogPicker implements FilePicker {
 
     /** Some window managers shrink a maximized window while one of its dialogs is open; afterwards it is as it was. */
     private <T> T inPlace(Supplier<T> dialog) {
-        boolean maximized = stage.isMaximized();
+        // One dialog may follow another before the window is as it was.
+        boolean maximized = stage.isMaximized() || settling.getStatus() == Animation.Status.RUNNING;
+        settling.stop();
         T answer = dialog.get();
         if (maximized) {
-            PauseTransition settled = new PauseTransition(SETTLES);
-            settled.setOnFinished(event -> {
+            settling.setOnFinished(event -> {
                 stage.setMaximized(false);
                 stage.setMaximized(true);
             });
-            settled.play();
+            settling.playFromStart();
         }
         return answer;
     }

@@ -107,7 +107,9 @@ final class AlignmentPage extends VBox {
 
     private void select(int at) {
         list.getSelectionModel().select(at);
-        list.scrollTo(Math.max(0, at - 2));
+        // Rows that were never laid out have no height yet.
+        list.layout();
+        list.scrollTo(Math.max(0, at - 1));
     }
 
     private void change(IntFunction<PairList> edit, boolean goOn) {
