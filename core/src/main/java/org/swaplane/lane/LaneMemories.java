@@ -21,6 +21,7 @@ import org.swaplane.document.State;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.Source;
 import org.swaplane.memory.MemoryEdit;
+import org.swaplane.memory.MemoryFragment;
 import org.swaplane.memory.MemoryMatch;
 import org.swaplane.memory.MemoryQuery;
 import org.swaplane.memory.MemorySearch;
@@ -231,6 +232,20 @@ public final class LaneMemories implements LaneListener {
                         && match.unit().target().sameAs(now.target(index))))
                 .limit(top)
                 .toList();
+    }
+
+    /** The longest part of a segment's source that a memory knows. */
+    public Optional<MemoryFragment> fragment(TrackSnapshot now, int index) throws IOException {
+        TranslationMemory.Languages languages =
+                new TranslationMemory.Languages(now.sourceLanguage(index), now.targetLanguage(index));
+        Optional<MemoryFragment> longest = Optional.empty();
+        for (MemoryUse use : uses()) {
+            Optional<MemoryFragment> here =
+                    use.memory().fragment(languages, now.segment(index).source());
+            int before = longest.map(MemoryFragment::count).orElse(0);
+            longest = here.filter(each -> each.count() > before).isPresent() ? here : longest;
+        }
+        return longest;
     }
 
     public List<Entry> entries() throws IOException {

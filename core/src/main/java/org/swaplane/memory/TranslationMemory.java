@@ -329,6 +329,13 @@ public final class TranslationMemory implements AutoCloseable {
         return units;
     }
 
+    /** The longest part of a source, of three words or more, that stands in a source of the memory. */
+    public Optional<MemoryFragment> fragment(Languages languages, Content source) throws IOException {
+        FragmentSearch parts =
+                new FragmentSearch(analyzer(), MemoryFields.pair(languages.source(), languages.target()));
+        return search(searcher -> parts.longest(searcher, source.plainText()));
+    }
+
     /** Whether a unit of this id was committed. */
     boolean has(String id) throws IOException {
         return search(searcher -> searcher.count(new TermQuery(new Term(MemoryFields.ID, id)))) > 0;

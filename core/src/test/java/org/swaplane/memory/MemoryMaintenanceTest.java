@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.memory.MemoryQuery.Kind;
 import org.swaplane.memory.MemoryQuery.Mode;
@@ -92,6 +93,21 @@ class MemoryMaintenanceTest {
         assertThat(memory.find(MemoryQuery.ofWords("rückfahrten preise", true), german, 10, Progress.NONE))
                 .hasSize(1);
         assertThat(memory.find(MemoryQuery.ofWords("dogma", false), german, 10, Progress.NONE))
+                .isEmpty();
+    }
+
+    @Test
+    void theLongestKnownPartOfATextIsFound() throws IOException {
+        TranslationMemory.Languages german = new TranslationMemory.Languages("en", "de");
+        assertThat(memory.fragment(german, Content.of("On Sundays, dogs travel free on all decks.")))
+                .hasValueSatisfying(part -> {
+                    assertThat(part.words()).isEqualTo("dogs travel free");
+                    assertThat(part.unit().targetWritten()).startsWith("Hunde");
+                });
+        assertThat(memory.fragment(german, Content.of("Dogs, free of charge, travel.")))
+                .isEmpty();
+        assertThat(memory.fragment(
+                        new TranslationMemory.Languages("en", "fr"), Content.of("Dogs travel free on Sundays.")))
                 .isEmpty();
     }
 

@@ -23,8 +23,9 @@ import org.swaplane.memory.WordAnalysis;
 
 /** Words by band: a row for each file, and one for all. */
 final class AnalysisPane extends VBox {
-    private static final double NAME = 150;
-    private static final double BAND = 69;
+    private static final double NAME = 140;
+    private static final double BAND = 66;
+    private static final double WIDE = 86;
     private static final double HEIGHT = 150;
 
     private final LaneSession session;
@@ -53,6 +54,9 @@ final class AnalysisPane extends VBox {
         table.getColumns().add(new WordsColumn<>("analysis.file", NAME, Row::name));
         for (WordAnalysis.Band band : WordAnalysis.Band.values()) {
             WordsColumn<Row> column = column(row -> row.words(band));
+            if (band == WordAnalysis.Band.REPETITION) {
+                column.setPrefWidth(WIDE);
+            }
             column.setText(Strings.text("analysis.band." + band.word().toLowerCase(Locale.ROOT)));
             table.getColumns().add(column);
         }
@@ -60,7 +64,7 @@ final class AnalysisPane extends VBox {
         table.getColumns()
                 .add(new WordsColumn<>(
                         "analysis.weighted",
-                        BAND,
+                        WIDE,
                         row -> number(
                                 weighted(row).setScale(0, RoundingMode.HALF_UP).intValueExact()),
                         Comparator.comparing(this::weighted)));

@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.VBox;
+import org.swaplane.compare.Span;
 import org.swaplane.compare.TextDifference;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
@@ -20,6 +22,7 @@ import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Segment;
 import org.swaplane.lane.TrackSnapshot;
+import org.swaplane.memory.MemoryFragment;
 import org.swaplane.memory.MemoryMatch;
 import org.swaplane.memory.Provenance;
 
@@ -28,10 +31,12 @@ final class MatchesPane extends VBox {
     /** Length of a date without its time. */
     private static final int DATE = 10;
 
+    private static final Memories.Known NOTHING = new Memories.Known(List.of(), Optional.empty());
+
     private final LaneSession session;
     private int index = -1;
     private Content source = Content.EMPTY;
-    private List<Memories.Offer> offers = List.of();
+    private Memories.Known known = NOTHING;
 
     MatchesPane(LaneSession session) {
         this.session = session;
@@ -43,7 +48,7 @@ final class MatchesPane extends VBox {
     void show(TrackSnapshot track, int segment) {
         if (segment != index || !track.segment(segment).source().equals(source)) {
             getChildren().clear();
-            offers = List.of();
+            known = NOTHING;
         }
         index = segment;
         source = track.segment(segment).source();
@@ -54,14 +59,15 @@ final class MatchesPane extends VBox {
         });
     }
 
-    private void fill(Segment segment, List<Memories.Offer> found) {
-        if (found.equals(offers) && !getChildren().isEmpty()) {
+    private void fill(Segment segment, Memories.Known now) {
+        if (now.equals(known) && !getChildren().isEmpty()) {
             return;
         }
-        offers = found;
+        known = now;
+        List<Memories.Offer> found = now.offers();
         List<Node> nodes = new ArrayList<>();
         nodes.add(Controls.heading("side.matches"));
-        if (found.isEmpty()) {
+        if (found.isEmpty() && now.part().isEmpty()) {
             nodes.add(Controls.quiet(Strings.text("side.no-matches")));
         }
         TextLanguage language = TextLanguage.of(
@@ -70,7 +76,26 @@ final class MatchesPane extends VBox {
         for (int i = 0; i < found.size(); i++) {
             nodes.add(entry(i, found.get(i), segment, language));
         }
+        now.part().ifPresent(part -> nodes.add(part(part, language)));
         getChildren().setAll(nodes);
+    }
+
+    /** A part of the segment that a memory knows, marked in the source that has it. */
+    private static VBox part(MemoryFragment part, TextLanguage language) {
+        ContentFlow from = new ContentFlow();
+        String text = part.unit().source().plainText();
+        int at = text.toLowerCase(Locale.ROOT).indexOf(part.words().toLowerCase(Locale.ROOT));
+        List<Span> marked =
+                at < 0 ? List.of() : List.of(new Span(at, at + part.words().length()));
+        TagNumbers numbers = TagNumbers.of(part.unit().source());
+        from.show(part.unit().source(), numbers, List.of(), marked);
+        ContentFlow target = new ContentFlow();
+        language.apply(target);
+        target.show(part.unit().target(), numbers, List.of());
+        VBox entry = Controls.styled(
+                new VBox(Controls.quiet(Strings.text("side.known-part", part.words())), from, target), "entry");
+        entry.setId("known-part");
+        return entry;
     }
 
     private VBox entry(int number, Memories.Offer offer, Segment segment, TextLanguage language) {
@@ -121,8 +146,8 @@ final class MatchesPane extends VBox {
 
     /** Makes the n-th match the target of the segment. */
     void take(int number) {
-        if (number < offers.size() && index == session.currentProperty().get()) {
-            session.memories().take(index, offers.get(number));
+        if (number < known.offers().size() && index == session.currentProperty().get()) {
+            session.memories().take(index, known.offers().get(number));
         }
     }
 }

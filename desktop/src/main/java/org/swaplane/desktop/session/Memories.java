@@ -31,6 +31,7 @@ import org.swaplane.memory.Adaptation;
 import org.swaplane.memory.AlignedDocuments;
 import org.swaplane.memory.AnalysisReport;
 import org.swaplane.memory.MemoryEdit;
+import org.swaplane.memory.MemoryFragment;
 import org.swaplane.memory.MemoryMatch;
 import org.swaplane.memory.MemoryQuery;
 import org.swaplane.memory.MemoryTransfer;
@@ -83,16 +84,25 @@ public final class Memories {
         return session.lane().memories();
     }
 
+    /**
+     * What is known for a segment.
+     *
+     * @param part the longest part of it that is known, where nothing is that resembles the whole
+     */
+    public record Known(List<Offer> offers, Optional<MemoryFragment> part) {}
+
     /** What is known for a segment. */
-    public void lookup(TrackSnapshot track, int index, Consumer<List<Offer>> found) {
+    public void lookup(TrackSnapshot track, int index, Consumer<Known> found) {
         session.background()
                 .read(
                         Strings.text("task.lookup"),
                         progress -> {
                             Content source = track.segment(index).source();
-                            return lane().lookup(track, index, LEAST, MOST).stream()
+                            List<Offer> offers = lane().lookup(track, index, LEAST, MOST).stream()
                                     .map(match -> Offer.of(match, source))
                                     .toList();
+                            return new Known(
+                                    offers, offers.isEmpty() ? lane().fragment(track, index) : Optional.empty());
                         },
                         found,
                         session::failed);
