@@ -411,11 +411,23 @@ public final class TranslationMemory implements AutoCloseable {
         WordSearch wanted = new WordSearch(
                 analyzer(),
                 inTarget ? MemoryFields.TARGET_TEXT : MemoryFields.SOURCE_TEXT,
-                languages
-                        .map(each -> MemoryFields.language(inTarget ? each.target() : each.source()))
-                        .orElse(""),
+                languages.isPresent()
+                        ? MemoryFields.language(
+                                inTarget
+                                        ? languages.get().target()
+                                        : languages.get().source())
+                        : onlyLanguage(inTarget),
                 languages.map(each -> MemoryFields.pair(each.source(), each.target())));
         return search(searcher -> wanted.find(searcher, words, most));
+    }
+
+    /** The language of one side, where all units have the same; empty where they do not. */
+    private String onlyLanguage(boolean inTarget) throws IOException {
+        Set<String> all = languages().keySet().stream()
+                .map(pair -> pair.split(">", -1)[inTarget ? 1 : 0])
+                .map(MemoryFields::language)
+                .collect(Collectors.toSet());
+        return all.size() == 1 ? all.iterator().next() : "";
     }
 
     /** What was added and not committed is committed. */

@@ -92,6 +92,9 @@ class MemoryMaintenanceTest {
                 .hasSize(1);
         assertThat(memory.find(MemoryQuery.ofWords("rückfahrten preise", true), german, 10, Progress.NONE))
                 .hasSize(1);
+        assertThat(memory.find("fares", false, 10))
+                .as("in a memory of one language it need not be said")
+                .hasSize(1);
         assertThat(memory.find(MemoryQuery.ofWords("dogma", false), german, 10, Progress.NONE))
                 .isEmpty();
     }
