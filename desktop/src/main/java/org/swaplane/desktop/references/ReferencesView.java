@@ -30,7 +30,7 @@ public final class ReferencesView implements View {
     public static final ViewDescriptor DESCRIPTOR =
             new ViewDescriptor(ViewId.REFERENCES, session -> 0, ReferencesView::new);
 
-    private static final double SIDE = 340;
+    private static final double SIDE = 356;
 
     private final LaneSession session;
     private final SearchForm search;

@@ -55,7 +55,11 @@ final class SearchForm extends VBox {
         more.selectedProperty().addListener((property, before, open) -> Controls.showIf(options, open));
         getChildren()
                 .addAll(
-                        Controls.row(words, side, Controls.button("find", "references.find", this::find), more),
+                        Controls.row(
+                                words,
+                                side,
+                                Controls.whole(Controls.button("find", "references.find", this::find)),
+                                Controls.whole(more)),
                         options);
     }
 
