@@ -18,6 +18,7 @@ import org.swaplane.reviewcopy.ReturnedTable;
 import org.swaplane.reviewcopy.ReviewCopy;
 import org.swaplane.reviewcopy.ReviewRow;
 import org.swaplane.reviewcopy.RowCode;
+import org.swaplane.task.Concurrent;
 
 /**
  * Writes a copy as one page that needs nothing else and asks nothing of a network: targets and comments are edited in place, and saved as
@@ -35,6 +36,7 @@ final class HtmlWriter {
     }
 
     void write() throws IOException {
+        Concurrent<String> packed = Concurrent.of(copy::packedTexts);
         out.write("<!DOCTYPE html>\n<html data-file=\"" + attribute(fileName())
                 + "\">\n<head>\n<meta charset=\"utf-8\">\n");
         out.write("<meta name=\"" + CopyIdentity.PROPERTY + "\" content=\"" + attribute(copy.identity()) + "\">\n");
@@ -48,7 +50,7 @@ final class HtmlWriter {
         out.write("<p>" + escaped(text("copy.page.save")) + "</p>\n</header>\n");
         writeBar();
         writeTable();
-        out.write("<script type=\"text/plain\" id=\"sent\">" + copy.packedTexts() + "</script>\n");
+        out.write("<script type=\"text/plain\" id=\"sent\">" + packed.get() + "</script>\n");
         out.write("<script>\n" + resource("copy.js") + "</script>\n</body>\n</html>\n");
         out.flush();
     }
