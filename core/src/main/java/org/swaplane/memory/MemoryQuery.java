@@ -7,6 +7,7 @@ import java.util.regex.Pattern;
 import java.util.regex.PatternSyntaxException;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.PatientText;
 
 /**
  * What is searched for in memories.
@@ -120,7 +121,8 @@ public record MemoryQuery(String text, Side side, Mode mode, boolean matchCase, 
             };
         }
         Optional<Pattern> pattern = pattern();
-        return within -> pattern.isEmpty() || pattern.get().matcher(within).find();
+        return within -> pattern.isEmpty()
+                || pattern.get().matcher(new PatientText(within, text)).find();
     }
 
     private boolean isKind(MemoryUnit unit) {

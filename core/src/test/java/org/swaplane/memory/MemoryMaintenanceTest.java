@@ -122,6 +122,15 @@ class MemoryMaintenanceTest {
     }
 
     @Test
+    void anExpressionThatFindsNoEndIsStoppedAndSaid() throws IOException {
+        add("x".repeat(60), "y", "Mara Lind", "");
+        memory.commit();
+        assertThatThrownBy(
+                        () -> found(new MemoryQuery("(x+x+)+\\1y", Side.SOURCE, Mode.REGEX, false, Kind.ALL, "", "")))
+                .isInstanceOf(CannotProceedException.class);
+    }
+
+    @Test
     void doubtfulUnitsAndThoseOfSomebodyAreFound() throws IOException {
         assertThat(found(new MemoryQuery("", Side.BOTH, Mode.WORDS, false, Kind.SEVERAL_TARGETS, "", "")))
                 .containsExactly("Hunde fahren gratis.", "Hunde reisen kostenlos.");

@@ -118,8 +118,8 @@ public final class PersonPane extends VBox {
         size.getValueFactory().setValue(settings.fontSize());
         language.setValue(settings.interfaceLanguage());
         folder.setText(settings.lanesFolder().toString());
-        source.setCode(settings.defaultSource());
-        targets.setCodes(settings.defaultTargets());
+        source.setCode(settings.chosenSource());
+        targets.setCodes(settings.chosenTargets());
         keys.show();
         showing = false;
     }

@@ -12,6 +12,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.swaplane.compare.Span;
 import org.swaplane.memory.MemoryQuery;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.PatientText;
 import org.swaplane.terms.Stems;
 
 /** Where what was searched for stands in a text; words also in other forms. */
@@ -38,7 +40,7 @@ final class WordHits {
                 ? words(query.get(), text, language)
                 : query.get()
                         .pattern()
-                        .map(pattern -> all(pattern.matcher(text)))
+                        .map(pattern -> all(pattern.matcher(new PatientText(text, pattern.pattern()))))
                         .orElse(List.of());
     }
 
@@ -61,10 +63,14 @@ final class WordHits {
 
     private static List<Span> all(Matcher matcher) {
         List<Span> spans = new ArrayList<>();
-        while (spans.size() < MOST && matcher.find()) {
-            if (matcher.end() > matcher.start()) {
-                spans.add(new Span(matcher.start(), matcher.end()));
+        try {
+            while (spans.size() < MOST && matcher.find()) {
+                if (matcher.end() > matcher.start()) {
+                    spans.add(new Span(matcher.start(), matcher.end()));
+                }
             }
+        } catch (CannotProceedException e) {
+            // An expression without end: what it found so far is marked.
         }
         return spans;
     }

@@ -165,15 +165,19 @@ public final class Memories {
                         progress -> {
                             int changes = 0;
                             List<LaneMemories.Edited> made = new ArrayList<>();
-                            for (Map.Entry<Path, List<MemoryUnit>> each : byMemory.entrySet()) {
-                                MemoryEdit wanted = edit.apply(each.getValue());
-                                if (!wanted.changes().isEmpty()) {
-                                    made.add(lane().edit(each.getKey(), wanted));
-                                    changes += wanted.changes().size();
+                            try {
+                                for (Map.Entry<Path, List<MemoryUnit>> each : byMemory.entrySet()) {
+                                    MemoryEdit wanted = edit.apply(each.getValue());
+                                    if (!wanted.changes().isEmpty()) {
+                                        made.add(lane().edit(each.getKey(), wanted));
+                                        changes += wanted.changes().size();
+                                    }
                                 }
-                            }
-                            if (!made.isEmpty()) {
-                                edits.push(made);
+                            } finally {
+                                // What was done before something failed can be undone, too.
+                                if (!made.isEmpty()) {
+                                    edits.push(made);
+                                }
                             }
                             return changes;
                         },

@@ -279,6 +279,16 @@ public final class PersonSettings {
         return get(DEFAULT_SOURCE, get("source", ""));
     }
 
+    /** The source language that was set for new lanes; empty where none was. */
+    public String chosenSource() {
+        return get(DEFAULT_SOURCE, "");
+    }
+
+    /** The target languages that were set for new lanes. */
+    public List<String> chosenTargets() {
+        return codes(get(DEFAULT_TARGETS, ""));
+    }
+
     /** Empty to begin with the one of last time. */
     public void setDefaultSource(String code) {
         set(DEFAULT_SOURCE, code);

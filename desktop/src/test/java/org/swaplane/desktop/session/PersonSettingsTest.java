@@ -41,6 +41,7 @@ class PersonSettingsTest {
         assertThat(settings.defaultSource()).isEqualTo("en-US");
         assertThat(settings.defaultTargets()).containsExactly("da-DK", "sv-SE");
         settings.setDefaultTargets(List.of());
+        assertThat(settings.chosenTargets()).isEmpty();
         assertThat(settings.defaultTargets()).containsExactly("de-DE");
     }
 
