@@ -38,6 +38,7 @@ class ArchitectureTest {
             "check",
             "report",
             "memory",
+            "draft",
             "version",
             "exchange",
             "convert",

@@ -30,7 +30,8 @@ public record EditRequest(
     /** These segments of a snapshot, by their positions; what would change nothing is left out. */
     public static EditRequest of(TrackSnapshot made, StepKind kind, String who, Map<Integer, Value> edits) {
         List<Wanted> wanted = new ArrayList<>();
-        new TreeMap<>(edits).forEach((index, after) -> {
+        new TreeMap<>(edits).forEach((index, value) -> {
+            Value after = value.after(made.value(index), kind);
             if (!after.equals(made.value(index))) {
                 wanted.add(new Wanted(
                         made.segment(index).key(), made.segment(index).source(), made.value(index), after));

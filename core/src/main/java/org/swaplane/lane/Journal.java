@@ -21,7 +21,7 @@ final class Journal {
     private static final String STEP_COLUMNS = "id, kind, who, at, trip";
 
     private static final String VALUES =
-            "target_before, state_before, locked_before, target_after, state_after, locked_after";
+            "target_before, state_before, locked_before, origin_before, target_after, state_after, locked_after, origin_after";
 
     private final Database database;
     private final long track;
@@ -65,7 +65,7 @@ final class Journal {
                 reading.map(Reading::after).orElse(null),
                 reading.map(Reading::versionBefore).orElse(null));
         database.updateAll(
-                "insert into change (step, key, key_before, " + VALUES + ") values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                "insert into change (step, key, key_before, " + VALUES + ") values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
                 changes.stream()
                         .map(change -> new Object[] {
                             id,
@@ -74,9 +74,11 @@ final class Journal {
                             ContentCodec.write(change.before().target()),
                             change.before().state().name(),
                             change.before().locked(),
+                            change.before().origin().written(),
                             ContentCodec.write(change.after().target()),
                             change.after().state().name(),
-                            change.after().locked()
+                            change.after().locked(),
+                            change.after().origin().written()
                         })
                         .toList());
         return new Step(id, kind, who, at, trip, changes);
@@ -86,9 +88,10 @@ final class Journal {
     Step amend(Step step, Value after) {
         Change change = step.changes().get(0);
         database.update(
-                "update change set target_after = ?, state_after = ? where step = ?",
+                "update change set target_after = ?, state_after = ?, origin_after = ? where step = ?",
                 ContentCodec.write(after.target()),
                 after.state().name(),
+                after.origin().written(),
                 step.id());
         return new Step(
                 step.id(),
@@ -177,14 +180,15 @@ final class Journal {
     }
 
     private static Change change(ResultSet row) throws SQLException {
-        return new Change(row.getString(1), value(row, 2), value(row, 5));
+        return new Change(row.getString(1), value(row, 2), value(row, 6));
     }
 
     private static Value value(ResultSet row, int column) throws SQLException {
         return new Value(
                 ContentCodec.read(row.getString(column)),
                 State.valueOf(row.getString(column + 1)),
-                row.getBoolean(column + 2));
+                row.getBoolean(column + 2),
+                Origin.of(row.getString(column + 3)));
     }
 
     /** How the document was read when a version of before was left. */
@@ -210,7 +214,7 @@ final class Journal {
         // Of the rows of a group, SQLite takes those columns that stand in the row with the greatest one.
         database.query(
                 row -> values.put(row.getString(1), value(row, 2)),
-                "select key, target_after, state_after, locked_after, max(change.rowid) from change"
+                "select key, target_after, state_after, locked_after, origin_after, max(change.rowid) from change"
                         + " join step on step.id = change.step where track = ? and version = ? and undone = 0 and at <= ?"
                         + " group by key",
                 track,
@@ -285,7 +289,7 @@ final class Journal {
                 Instant.parse(row.getString("at")),
                 row.getString("trip"),
                 value(row, 5),
-                value(row, 8),
+                value(row, 9),
                 row.getInt("undone") > 0);
     }
 

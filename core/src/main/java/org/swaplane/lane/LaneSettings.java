@@ -25,6 +25,7 @@ public final class LaneSettings {
     private static final String DOCUMENTS = "document-options/";
     private static final String PSEUDO = "pseudo-translation";
     private static final String PROFILE = "check-profile";
+    private static final String DRAFT_CONSENT = "draft-consent";
     private static final String NAMING = "naming";
     private static final String IDLE_LIMIT = "idle-limit-seconds";
     private static final String REVIEWED_ERRORS = "reviewed-with-errors";
@@ -116,10 +117,20 @@ public final class LaneSettings {
         return WordWeights.parse(detail(LaneDetail.WORD_WEIGHTS)).orElse(WordWeights.NONE);
     }
 
-    /** Takes over how another lane works: everything but what it is and when it is due. */
+    /** The draft service, by its address, that texts of this lane may be sent to; empty for none. */
+    public String draftConsent() {
+        return get(DRAFT_CONSENT).orElse("");
+    }
+
+    public CompletableFuture<Void> setDraftConsent(String address) {
+        return set(DRAFT_CONSENT, address);
+    }
+
+    /** Takes over how another lane works: everything but what it is, when it is due, and where its texts may be sent. */
     public CompletableFuture<Void> copyFrom(LaneSettings other) {
         Map<String, String> copied = new HashMap<>(other.values);
-        List.of("id", LaneDetail.NAME.key(), LaneDetail.DUE.key()).forEach(copied::remove);
+        List.of("id", LaneDetail.NAME.key(), LaneDetail.DUE.key(), DRAFT_CONSENT)
+                .forEach(copied::remove);
         return writer.submit(transaction -> {
             copied.forEach((key, value) -> write(key, value, transaction));
             return null;

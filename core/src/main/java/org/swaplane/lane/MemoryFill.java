@@ -48,14 +48,17 @@ public final class MemoryFill {
         for (SegmentEdit edit : outcome.edits()) {
             // Fuzzy matches are offered while the segment is worked at, and change nothing.
             if (edit.proposal().isEmpty()) {
-                values.put(edit.segment(), new Value(edit.target(), edit.state()));
+                MemoryMatch match = outcome.matches().get(edit.segment());
+                boolean lock = choices.lockInContext() && track.canLock() && match.kind() == MemoryMatch.Kind.CONTEXT;
+                values.put(
+                        edit.segment(),
+                        new Value(
+                                edit.target(),
+                                edit.state(),
+                                lock,
+                                Origin.memory(match.score(), match.unit().origin())));
                 words += track.words(edit.segment());
             }
-        }
-        if (choices.lockInContext() && track.canLock()) {
-            outcome.inContext()
-                    .forEach(index -> values.computeIfPresent(
-                            index, (any, value) -> new Value(value.target(), value.state(), true)));
         }
         return new Plan(track, values, outcome.filled(), outcome.skipped(), words);
     }

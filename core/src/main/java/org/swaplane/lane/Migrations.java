@@ -23,7 +23,8 @@ final class Migrations {
             "6-plans",
             "7-trip-events",
             "8-source-versions",
-            "9-trip-rate");
+            "9-trip-rate",
+            "10-origins");
 
     /** Columns that the tables did not have before lanes were numbered. */
     private static final List<String> UNNUMBERED = List.of(

@@ -49,10 +49,17 @@ public final class Resegmentation {
         return cut(track, segment, 2, starts, before -> List.of(joined(before.get(0), before.get(1))), progress);
     }
 
+    /** A target that now stands for less than it was written for. */
+    private static Value unreviewed(Value value) {
+        State state = value.state().compareTo(State.TRANSLATED) > 0 ? State.TRANSLATED : value.state();
+        return new Value(value.target(), state).from(value.origin());
+    }
+
     private static Value joined(Value first, Value second) {
         Content target = joined(first.target(), second.target());
         State state = first.state().compareTo(second.state()) < 0 ? first.state() : second.state();
-        return new Value(target, target.isEmpty() ? State.INITIAL : state);
+        Origin origin = first.target().isEmpty() ? second.origin() : first.origin();
+        return new Value(target, target.isEmpty() ? State.INITIAL : state).from(origin);
     }
 
     private static Content joined(Content first, Content second) {
@@ -90,7 +97,7 @@ public final class Resegmentation {
                 segment,
                 1,
                 starts,
-                before -> List.of(Value.written(before.get(0).target()), Value.written(Content.EMPTY)),
+                before -> List.of(unreviewed(before.get(0)), Value.written(Content.EMPTY)),
                 progress);
     }
 

@@ -348,7 +348,13 @@ public final class ReturnImport {
                                 recognised.copy().name(), "problem.row-not-accepted", change.number()));
                 Content answer = worded.getOrDefault(change.number(), applicable);
                 State after = change.isOfStateOnly() ? change.state().orElse(state) : state;
-                edits.put(change.index(), new Value(answer, answer.isEmpty() ? State.INITIAL : after));
+                edits.put(
+                        change.index(),
+                        new Value(answer, answer.isEmpty() ? State.INITIAL : after)
+                                .from(new Origin(
+                                        Origin.Kind.RETURNED,
+                                        -1,
+                                        recognised.trip().code())));
             }
         }
         return edits;

@@ -12,6 +12,8 @@ public enum StepKind {
     PROPOSED,
     /** Before the work, from memories. */
     FILLED,
+    /** By a draft service. */
+    DRAFTED,
     LOCKED,
     UNLOCKED,
     /** Segments were joined or split. */

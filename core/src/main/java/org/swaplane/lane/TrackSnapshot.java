@@ -128,7 +128,7 @@ public final class TrackSnapshot {
             return new Value(segment.target(), segment.state(), segment.locked());
         }
         // A rule may have come after the edit.
-        return hasFixedLock(index) ? new Value(value.target(), value.state(), true) : value;
+        return hasFixedLock(index) ? value.withLock(true) : value;
     }
 
     /** Whether what locks the segment cannot be written into the file or taken out of it. */
@@ -188,8 +188,7 @@ public final class TrackSnapshot {
         for (int segment : segments) {
             for (int index : unitOf(segment)) {
                 refuseFixedLock(index, locked);
-                Value value = value(index);
-                edits.put(index, new Value(value.target(), value.state(), locked));
+                edits.put(index, value(index).withLock(locked));
             }
         }
         return edits;

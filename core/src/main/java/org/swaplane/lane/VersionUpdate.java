@@ -323,7 +323,7 @@ public final class VersionUpdate {
             Value earlier = preview.earlier.get(segment.key());
             Value after = each.target().isEmpty() && earlier != null
                     ? earlier
-                    : new Value(each.target(), each.state(), locked);
+                    : new Value(each.target(), each.state(), locked, origin(now, each, segment));
             Value base = new Value(segment.target(), segment.state(), segment.locked());
             boolean known = each.old() >= 0 && !now.value(each.old()).target().isEmpty();
             if (known || !after.equals(base)) {
@@ -335,6 +335,15 @@ public final class VersionUpdate {
             }
         }
         return changes;
+    }
+
+    /** A target that goes along keeps where it came from. */
+    private static Origin origin(TrackSnapshot now, CarryOver.Carried each, Segment segment) {
+        if (each.target().isEmpty() || each.target().equals(segment.target())) {
+            return Origin.RECEIVED;
+        }
+        boolean same = each.old() >= 0 && each.target().sameAs(now.target(each.old()));
+        return same ? now.value(each.old()).origin() : Origin.of(StepKind.NEW_VERSION);
     }
 
     private static boolean locksAfter(CarryOver.Carried each, TrackSnapshot now, Choices choices) {

@@ -6,8 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.TreeSet;
+import java.util.TreeMap;
 import org.swaplane.content.Content;
 import org.swaplane.content.Retagging;
 import org.swaplane.document.BilingualDocument;
@@ -42,12 +41,12 @@ public final class Filling {
     /**
      * What would be written.
      *
-     * @param inContext segments that are filled from their very context
+     * @param matches what each segment is filled from, by its position
      * @param filled targets by the kind of their match; proposals are not among them
      */
     public record Outcome(
             List<SegmentEdit> edits,
-            Set<Integer> inContext,
+            Map<Integer, MemoryMatch> matches,
             Map<MemoryMatch.Kind, Integer> filled,
             Map<Skipped, Integer> skipped) {}
 
@@ -63,7 +62,7 @@ public final class Filling {
 
     public Outcome of(BilingualDocument document, Progress progress) throws IOException {
         List<SegmentEdit> edits = new ArrayList<>();
-        Set<Integer> inContext = new TreeSet<>();
+        Map<Integer, MemoryMatch> matches = new TreeMap<>();
         Map<MemoryMatch.Kind, Integer> filled = new EnumMap<>(MemoryMatch.Kind.class);
         Map<Skipped, Integer> skipped = new EnumMap<>(Skipped.class);
         for (Skipped each : Skipped.values()) {
@@ -79,8 +78,8 @@ public final class Filling {
             if (reason.isEmpty()) {
                 Optional<MemoryMatch> match = memories.best(document, i);
                 edit = match.flatMap(found -> edit(found, segment, filled));
-                if (edit.isPresent() && match.get().kind() == MemoryMatch.Kind.CONTEXT) {
-                    inContext.add(i);
+                if (edit.isPresent()) {
+                    matches.put(i, match.get());
                 }
                 reason = edit.isEmpty() ? Optional.of(Skipped.BELOW_MIN) : Optional.empty();
                 int index = i;
@@ -89,7 +88,7 @@ public final class Filling {
             }
             reason.ifPresent(each -> skipped.merge(each, 1, Integer::sum));
         }
-        return new Outcome(edits, inContext, filled, skipped);
+        return new Outcome(edits, matches, filled, skipped);
     }
 
     private Optional<Skipped> reason(Segment segment) {

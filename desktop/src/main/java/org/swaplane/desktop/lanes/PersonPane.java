@@ -5,6 +5,7 @@ import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.PasswordField;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
@@ -33,6 +34,8 @@ public final class PersonPane extends VBox {
             List.of("", "en", "de"),
             code -> Strings.text(code.isEmpty() ? "person.language.system" : "person.language." + code));
     private final TextField folder = new TextField();
+    private final TextField draftAddress = new TextField();
+    private final PasswordField draftKey = new PasswordField();
     private boolean showing;
 
     public PersonPane(PersonSettings settings, FilePicker picker) {
@@ -45,6 +48,13 @@ public final class PersonPane extends VBox {
         name.setId("person-name");
         initials.setId("person-initials");
         folder.setId("person-folder");
+        draftAddress.setId("person-draft-address");
+        draftAddress.setPromptText(Strings.text("person.draft-address.hint"));
+        draftKey.setId("person-draft-key");
+        draftAddress
+                .textProperty()
+                .addListener((property, before, now) -> unlessShowing(() -> settings.setDraftAddress(now)));
+        draftKey.textProperty().addListener((property, before, now) -> unlessShowing(() -> settings.setDraftKey(now)));
         size.setEditable(true);
         size.setMaxWidth(Double.MAX_VALUE);
         language.setMaxWidth(Double.MAX_VALUE);
@@ -86,6 +96,10 @@ public final class PersonPane extends VBox {
                         Controls.quiet(Strings.text("person.languages.hint")),
                         field("lanes.source", source),
                         field("lanes.targets", targets),
+                        Controls.heading("person.drafts"),
+                        Controls.quiet(Strings.text("person.drafts.hint")),
+                        field("person.draft-address", draftAddress),
+                        field("person.draft-key", draftKey),
                         keys);
     }
 
@@ -120,6 +134,8 @@ public final class PersonPane extends VBox {
         folder.setText(settings.lanesFolder().toString());
         source.setCode(settings.chosenSource());
         targets.setCodes(settings.chosenTargets());
+        draftAddress.setText(settings.draftAddress());
+        draftKey.setText(settings.draftKey());
         keys.show();
         showing = false;
     }

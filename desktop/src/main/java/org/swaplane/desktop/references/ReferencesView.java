@@ -45,6 +45,7 @@ public final class ReferencesView implements View {
     private final ListView<LaneMemories.Hit> found = new ListView<>();
     private final MemoryList memories;
     private final FillForm fill;
+    private final DraftForm drafts;
     private final AnalysisPane analysis;
     private final CommandMenu menu = new CommandMenu();
     private final VBox node;
@@ -53,6 +54,7 @@ public final class ReferencesView implements View {
         this.session = context.session();
         memories = new MemoryList(session, context.picker());
         fill = new FillForm(session);
+        drafts = new DraftForm(session);
         analysis = new AnalysisPane(session, context.picker());
         search = new SearchForm(this::find);
         found.setId("found-units");
@@ -85,7 +87,7 @@ public final class ReferencesView implements View {
         VBox left = Controls.column(
                 Controls.row(translationsShown, termsShown, alignmentShown), translations, terms, alignment);
         HBox.setHgrow(left, Priority.ALWAYS);
-        ScrollPane right = new ScrollPane(Controls.column(memories, fill));
+        ScrollPane right = new ScrollPane(Controls.column(memories, fill, drafts));
         right.setFitToWidth(true);
         right.setFocusTraversable(false);
         right.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -174,6 +176,7 @@ public final class ReferencesView implements View {
     public void refresh() {
         memories.refresh();
         fill.refresh();
+        drafts.refresh();
         if (termsShown.isSelected()) {
             terms.refresh();
         }

@@ -22,6 +22,7 @@ import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Segment;
 import org.swaplane.lane.TrackSnapshot;
+import org.swaplane.lane.Value;
 import org.swaplane.memory.MemoryFragment;
 import org.swaplane.memory.MemoryMatch;
 import org.swaplane.memory.Provenance;
@@ -37,6 +38,7 @@ final class MatchesPane extends VBox {
     private int index = -1;
     private Content source = Content.EMPTY;
     private Memories.Known known = NOTHING;
+    private Optional<Value> draft = Optional.empty();
 
     MatchesPane(LaneSession session) {
         this.session = session;
@@ -49,6 +51,7 @@ final class MatchesPane extends VBox {
         if (segment != index || !track.segment(segment).source().equals(source)) {
             getChildren().clear();
             known = NOTHING;
+            draft = Optional.empty();
         }
         index = segment;
         source = track.segment(segment).source();
@@ -60,14 +63,17 @@ final class MatchesPane extends VBox {
     }
 
     private void fill(Segment segment, Memories.Known now) {
-        if (now.equals(known) && !getChildren().isEmpty()) {
-            return;
+        if (!now.equals(known) || getChildren().isEmpty()) {
+            known = now;
+            show(segment);
         }
-        known = now;
-        List<Memories.Offer> found = now.offers();
+    }
+
+    private void show(Segment segment) {
+        List<Memories.Offer> found = known.offers();
         List<Node> nodes = new ArrayList<>();
         nodes.add(Controls.heading("side.matches"));
-        if (found.isEmpty() && now.part().isEmpty()) {
+        if (found.isEmpty() && known.part().isEmpty() && draft.isEmpty()) {
             nodes.add(Controls.quiet(Strings.text("side.no-matches")));
         }
         TextLanguage language = TextLanguage.of(
@@ -76,8 +82,44 @@ final class MatchesPane extends VBox {
         for (int i = 0; i < found.size(); i++) {
             nodes.add(entry(i, found.get(i), segment, language));
         }
-        now.part().ifPresent(part -> nodes.add(part(part, language)));
+        draft.ifPresent(value -> nodes.add(draft(found.size(), value, segment, language)));
+        known.part().ifPresent(part -> nodes.add(part(part, language)));
         getChildren().setAll(nodes);
+    }
+
+    /** Asks the draft service for the segment in hand. */
+    void askForDraft() {
+        TrackSnapshot track = session.snapshot();
+        int segment = index;
+        session.drafts().offer(track, segment, offered -> {
+            if (segment == index && track.track() == session.track()) {
+                draft = Optional.of(offered);
+                show(track.segment(segment));
+            }
+        });
+    }
+
+    private VBox draft(int number, Value value, Segment segment, TextLanguage language) {
+        ContentFlow target = new ContentFlow();
+        language.apply(target);
+        target.show(value.target(), TagNumbers.of(segment.source()), List.of());
+        VBox entry = Controls.styled(
+                new VBox(
+                        Controls.quiet(Strings.text(
+                                "side.draft",
+                                session.drafts().words(value.origin().name()))),
+                        target),
+                "entry");
+        entry.setId("draft");
+        if (!segment.locked()) {
+            entry.getChildren().add(takeButton(number));
+        }
+        return entry;
+    }
+
+    private Button takeButton(int number) {
+        return Controls.styled(
+                Controls.button("take-match-" + (number + 1), "side.take-proposal", () -> take(number)), "small");
     }
 
     /** A part of the segment that a memory knows, marked in the source that has it. */
@@ -119,8 +161,7 @@ final class MatchesPane extends VBox {
             entry.getChildren().add(Controls.quiet(Strings.text("side.match-adapted")));
         }
         if (!segment.locked()) {
-            Button take = Controls.button("take-match-" + (number + 1), "side.take-proposal", () -> take(number));
-            entry.getChildren().add(Controls.styled(take, "small"));
+            entry.getChildren().add(takeButton(number));
         }
         return entry;
     }
@@ -146,8 +187,13 @@ final class MatchesPane extends VBox {
 
     /** Makes the n-th match the target of the segment. */
     void take(int number) {
-        if (number < known.offers().size() && index == session.currentProperty().get()) {
+        if (index != session.currentProperty().get()) {
+            return;
+        }
+        if (number < known.offers().size()) {
             session.memories().take(index, known.offers().get(number));
+        } else if (number == known.offers().size()) {
+            draft.ifPresent(value -> session.drafts().take(index, value));
         }
     }
 }

@@ -41,6 +41,7 @@ final class ReviewModel {
         FINDINGS,
         CHANGED,
         LOCKED,
+        DRAFTS,
         PROPOSALS,
         NOTES,
         LIMITED
@@ -101,6 +102,7 @@ final class ReviewModel {
                     case FINDINGS -> !session.checking().open(index).isEmpty();
                     case CHANGED -> !track.target(index).equals(segment.target());
                     case LOCKED -> segment.locked();
+                    case DRAFTS -> track.value(index).isDraft();
                     case PROPOSALS -> !segment.proposals().isEmpty();
                     case NOTES -> !segment.notes().isEmpty();
                     case LIMITED -> !segment.limits().isNone();

@@ -240,6 +240,7 @@ public final class ReviewView implements View {
             commands.add(MATCHES.get(i), "Alt+Shift+" + (i + 1), here, () -> side.matches()
                     .take(number));
         }
+        commands.add("draft-segment", "Alt+A", here, side.matches()::askForDraft);
         commands.add("insert-term", "Alt+E", here, () -> side.terms()
                 .insertNext(bench.editor().content().plainText()));
         commands.add("add-term", "Alt+N", here, this::addTerm);

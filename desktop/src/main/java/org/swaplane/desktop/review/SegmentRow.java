@@ -43,6 +43,7 @@ final class SegmentRow implements Cell<Integer, Node> {
     private final VBox targetCell = new VBox(target);
     private final LaneMark mark = new LaneMark();
     private final Tooltip state = new Tooltip();
+    private final Label draft = Controls.styled(new Label(Strings.text("review.draft")), "row-note");
     private final Label found = Controls.styled(new Label(), "found");
     private int index;
     private Shown shown;
@@ -60,7 +61,7 @@ final class SegmentRow implements Cell<Integer, Node> {
         ColumnConstraints wide = new ColumnConstraints(60, 100, Double.MAX_VALUE);
         wide.setHgrow(Priority.ALWAYS);
         grid.getColumnConstraints().setAll(new ColumnConstraints(GUTTER), wide, wide, new ColumnConstraints(STATES));
-        VBox states = Controls.styled(new VBox(mark, found), "row-state");
+        VBox states = Controls.styled(new VBox(mark, found, draft), "row-state");
         Tooltip.install(states, state);
         grid.addRow(0, number, source, targetCell, states);
         grid.getChildren().forEach(child -> GridPane.setValignment(child, VPos.TOP));
@@ -117,6 +118,7 @@ final class SegmentRow implements Cell<Integer, Node> {
         found.setText(String.valueOf(now.findings().size()));
         found.setAccessibleText(Strings.text("review.found", now.findings().size()));
         Controls.showIf(found, !now.findings().isEmpty());
+        Controls.showIf(draft, now.value().isDraft());
         grid.pseudoClassStateChanged(CURRENT, now.current());
         grid.pseudoClassStateChanged(LOCKED, segment.locked());
         if (!now.current()) {

@@ -25,6 +25,7 @@ import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.lane.HistoryEntry;
+import org.swaplane.lane.Origin;
 import org.swaplane.lane.SegmentRemark;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
@@ -41,7 +42,8 @@ final class SegmentSide extends ScrollPane {
     private List<HistoryEntry> entries = List.of();
 
     /** What stands here; while it stays the same, nothing but the history is looked at again. */
-    private record Shown(Track track, int index, Segment segment, State state, List<SegmentRemark> remarks) {}
+    private record Shown(
+            Track track, int index, Segment segment, State state, boolean draft, List<SegmentRemark> remarks) {}
 
     /** {@code insert} puts words into the target of the segment in hand, where the keyboard goes {@code back} to. */
     SegmentSide(LaneSession session, Consumer<String> insert, Runnable back) {
@@ -89,7 +91,13 @@ final class SegmentSide extends ScrollPane {
                 .stream()
                 .filter(remark -> remark.key().equals(segment.key()))
                 .toList();
-        Shown now = new Shown(track.track(), index, segment, track.state(index), remarks);
+        Shown now = new Shown(
+                track.track(),
+                index,
+                segment,
+                track.state(index),
+                track.value(index).isDraft(),
+                remarks);
         if (!now.equals(shown)) {
             shown = now;
             fill(track, now);
@@ -109,6 +117,10 @@ final class SegmentSide extends ScrollPane {
         add(Controls.quiet(Strings.text("side.native-state", own)));
         if (segment.locked()) {
             add(Controls.quiet(Strings.text("side.lock." + segment.lock().name().toLowerCase(Locale.ROOT))));
+        }
+        Origin origin = track.value(index).origin();
+        if (track.value(index).isDraft()) {
+            add(Controls.quiet(Strings.text("side.is-draft", session.drafts().words(origin.name()))));
         }
         if (segment.about().score() >= 0) {
             add(Controls.quiet(Strings.text("side.score", segment.about().score())));

@@ -14,12 +14,13 @@ import org.swaplane.task.CancelledException;
 import org.swaplane.task.Progress;
 
 /**
- * Starts all long work, away from the window, and shows what runs. There are two queues: what reads a track that somebody waits for
- * does not wait itself for a check of the whole lane. Whatever was done is said so, also when it was cancelled too late.
+ * Starts all long work, away from the window, and shows what runs. There are three queues: what reads a track that somebody waits for
+ * does not wait itself for a check of the whole lane, and nothing waits for what waits for another program. Whatever was done is said so, also when it was cancelled too late.
  */
 public final class Background {
     private final ExecutorService work = queue("background");
     private final ExecutorService reading = queue("reading");
+    private final ExecutorService asking = queue("asking");
     private final Executor window;
     private final ObservableList<RunningTask> tasks = FXCollections.observableArrayList();
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
@@ -54,6 +55,11 @@ public final class Background {
     /** The same of what reads a track that somebody waits for; a failure goes to {@code otherwise}. */
     public <T> void read(String words, Job<T> job, Consumer<T> done, Consumer<Throwable> otherwise) {
         run(reading, words, job, done, otherwise);
+    }
+
+    /** The same of what asks another program and waits for its answer. */
+    public <T> void ask(String words, Job<T> job, Consumer<T> done) {
+        run(asking, words, job, done, failed);
     }
 
     private <T> void run(
@@ -129,5 +135,6 @@ public final class Background {
         tasks.forEach(RunningTask::cancel);
         work.shutdown();
         reading.shutdown();
+        asking.shutdown();
     }
 }

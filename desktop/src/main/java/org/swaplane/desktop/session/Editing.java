@@ -161,7 +161,11 @@ public final class Editing {
     }
 
     public void setTarget(int index, Content target, StepKind kind) {
-        edit(kind, Map.of(index, Value.written(target)));
+        setTarget(index, Value.written(target), kind);
+    }
+
+    void setTarget(int index, Value value, StepKind kind) {
+        edit(kind, Map.of(index, value));
     }
 
     public void setState(int index, State state) {

@@ -51,6 +51,7 @@ public final class LaneSession {
     private final SourceUpdates sourceUpdates;
     private final Memories memories;
     private final LaneVocabulary vocabulary;
+    private final Drafts drafts;
     private final StringProperty sought = new SimpleStringProperty("");
     private Optional<List<Integer>> listed = Optional.empty();
     private final Intakes intakes;
@@ -92,6 +93,7 @@ public final class LaneSession {
         this.sourceUpdates = new SourceUpdates(this);
         this.memories = new Memories(this);
         this.vocabulary = new LaneVocabulary(this);
+        this.drafts = new Drafts(this);
         this.intakes = new Intakes(this, person);
         this.exchange = new Exchange(this);
         this.dryRuns = new DryRuns(this);
@@ -232,6 +234,10 @@ public final class LaneSession {
 
     public LaneVocabulary vocabulary() {
         return vocabulary;
+    }
+
+    public Drafts drafts() {
+        return drafts;
     }
 
     public Memories memories() {
@@ -439,6 +445,7 @@ public final class LaneSession {
         open = false;
         lane.writer().forget(events);
         background.close();
+        drafts.close();
         checking.close();
         lane.close();
     }

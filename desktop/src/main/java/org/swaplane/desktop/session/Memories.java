@@ -23,10 +23,12 @@ import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
 import org.swaplane.lane.LaneMemories;
 import org.swaplane.lane.MemoryFill;
+import org.swaplane.lane.Origin;
 import org.swaplane.lane.StepKind;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.lane.TrackSummary;
+import org.swaplane.lane.Value;
 import org.swaplane.memory.Adaptation;
 import org.swaplane.memory.AlignedDocuments;
 import org.swaplane.memory.AnalysisReport;
@@ -112,7 +114,14 @@ public final class Memories {
     public void take(int index, Offer offer) {
         Segment segment = session.snapshot().segment(index);
         if (!segment.locked()) {
-            session.editing().setTarget(index, offer.target(), StepKind.PROPOSED);
+            session.editing()
+                    .setTarget(
+                            index,
+                            Value.written(offer.target())
+                                    .from(Origin.memory(
+                                            offer.match().score(),
+                                            offer.match().unit().origin())),
+                            StepKind.PROPOSED);
         }
     }
 

@@ -274,6 +274,24 @@ public final class PersonSettings {
         set(INSTRUCTIONS, String.join(DIVIDER, instructions));
     }
 
+    /** Where drafts are asked for; empty for the stand-in that ships. */
+    public String draftAddress() {
+        return get("draft-address", "");
+    }
+
+    public void setDraftAddress(String address) {
+        set("draft-address", address.strip());
+    }
+
+    /** What is shown to that service; kept in the person's settings, never in a lane. */
+    public String draftKey() {
+        return get("draft-key", "");
+    }
+
+    public void setDraftKey(String key) {
+        set("draft-key", key.strip());
+    }
+
     /** Source language that a new lane begins with: the one that was set, else the one of last time. */
     public String defaultSource() {
         return get(DEFAULT_SOURCE, get("source", ""));
