@@ -54,10 +54,11 @@ final class AnalyzeCommand implements Callable<Integer> {
                 amounts.put(
                         file.toString(),
                         analysis.next(
-                                FormatRegistry.ofInstalled()
-                                        .open(Source.of(file), Progress.NONE)
-                                        .document(),
-                                Progress.NONE));
+                                        FormatRegistry.ofInstalled()
+                                                .open(Source.of(file), Progress.NONE)
+                                                .document(),
+                                        Progress.NONE)
+                                .amounts());
             }
         } finally {
             for (TranslationMemory each : open) {

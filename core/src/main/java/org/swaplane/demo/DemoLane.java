@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
@@ -48,7 +49,7 @@ public final class DemoLane {
     public static Lane createWithReturnedCopy(Path folder, Clock clock) throws IOException {
         Clock earlier = Clock.offset(clock, Duration.ofDays(-5));
         try (Lane lane = create(folder, earlier)) {
-            lane.memories().take(List.of(Source.of(MEMORY, bytes(MEMORY))), Progress.NONE);
+            lane.memories().take(Source.of(MEMORY, bytes(MEMORY)), Optional.empty(), Progress.NONE);
             lane.terms().add("en-GB", "de-DE", "crossing", "Überfahrt", false);
             lane.terms().add("en-GB", "de-DE", "timetable", "Fahrplan", false);
             TrackSnapshot track = lane.tracks().get(0).now();

@@ -42,6 +42,7 @@ public record Arrival(
     public enum Role {
         DOCUMENT,
         BILINGUAL,
+        /** A memory, which is looked things up in. */
         MEMORY,
         RETURNED,
         /** A new version of a file that is in the lane. */
@@ -54,7 +55,7 @@ public record Arrival(
 
         /** Whether it becomes a track of the lane. */
         public boolean isTrack() {
-            return this == DOCUMENT || this == BILINGUAL || this == MEMORY;
+            return this == DOCUMENT || this == BILINGUAL;
         }
     }
 

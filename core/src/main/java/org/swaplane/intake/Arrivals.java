@@ -20,7 +20,6 @@ import org.swaplane.document.Segment;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.DocumentFile;
 import org.swaplane.format.FileOptions;
-import org.swaplane.format.FormatTraits;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.intake.Arrival.Role;
@@ -172,6 +171,9 @@ public final class Arrivals {
             if (TermListReader.recognises(source)) {
                 return List.of(Arrival.unread(source, Role.TERMS, how, ""));
             }
+            if (how.document().format().isEmpty() && lane.formats().isMemory(source)) {
+                return List.of(Arrival.unread(source, Role.MEMORY, how, ""));
+            }
             BilingualFile file =
                     lane.formats().open(source, how.with(lane.settings().rules()), progress);
             Optional<ReturnImport.Recognised> back =
@@ -188,9 +190,6 @@ public final class Arrivals {
 
     /** What came again as it was, and what came again in a new version. */
     private Arrival known(Source source, Arrival arrival, Progress progress) throws IOException {
-        if (arrival.role() == Role.MEMORY) {
-            return arrival;
-        }
         VersionFinder versions = new VersionFinder(lane);
         List<Track> same = versions.same(source);
         return same.isEmpty()
@@ -218,9 +217,7 @@ public final class Arrivals {
 
     private Arrival taken(Source source, FileOptions how, BilingualFile file) {
         BilingualDocument document = file.document();
-        Role role = file instanceof DocumentFile
-                ? Role.DOCUMENT
-                : FormatTraits.of(document.format()).isMemory() ? Role.MEMORY : Role.BILINGUAL;
+        Role role = file instanceof DocumentFile ? Role.DOCUMENT : Role.BILINGUAL;
         return new Arrival(
                 source,
                 role,

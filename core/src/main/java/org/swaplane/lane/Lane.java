@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -31,6 +32,7 @@ public final class Lane implements AutoCloseable {
     private final FindingStore findings;
     private final ProofStore proofs;
     private final References references;
+    private final ReferenceFiles referenceFiles;
     private final LaneMemories memories;
     private final LaneTerms terms;
     private final ReviewCopyFormats copies = ReviewCopyFormats.ofInstalled();
@@ -51,6 +53,7 @@ public final class Lane implements AutoCloseable {
         tracks = new TrackStore(
                 folder.path(), database, files, formats, settings, writer, clock, List.of(trips, findings));
         terms = new LaneTerms(folder.path(), settings);
+        referenceFiles = new ReferenceFiles(settings);
         memories = new LaneMemories(this, folder.path().resolve("memory"));
         writer.listen(memories);
     }
@@ -140,6 +143,25 @@ public final class Lane implements AutoCloseable {
     public void copySettings(Lane other) throws IOException {
         LaneWriter.await(settings.copyFrom(other.settings));
         references.copyFrom(other.references);
+        memories.copyFrom(other.memories);
+    }
+
+    /** Looks things up in what another lane looks them up in, too: its files, memories and term lists. */
+    public void copyReferences(Lane other) throws IOException {
+        references.copyFrom(other.references);
+        List<String> terms = new ArrayList<>(settings.profile().terms());
+        other.settings.profile().terms().stream()
+                .filter(each -> !terms.contains(each))
+                .forEach(terms::add);
+        LaneWriter.await(settings.setProfile(settings.profile().withTerms(terms)));
+        memories.copyFrom(other.memories);
+        for (SharedMemories.Shared each : new SharedMemories(other.settings).all()) {
+            memories.share(each.folder(), each.penalty());
+        }
+        for (ReferenceFiles.Entry each : other.referenceFiles.all()) {
+            referenceFiles.add(each.name(), each.place());
+            referenceFiles.setRole(each.name(), each.role());
+        }
     }
 
     public String name() {
@@ -181,6 +203,11 @@ public final class Lane implements AutoCloseable {
 
     public LaneTerms terms() {
         return terms;
+    }
+
+    /** The files that it looks things up in. */
+    public ReferenceFiles referenceFiles() {
+        return referenceFiles;
     }
 
     public LaneMemories memories() {

@@ -23,6 +23,8 @@ public enum LaneDetail {
     RELEASE_CONDITIONS(String.join(" ", Gate.OPTIONAL)),
     /** How much words count by their match, as {@link org.swaplane.memory.WordWeights#parse} reads it. */
     WORD_WEIGHTS("context=0 repetition=0 crossFileRepetition=0 100=0 95-99=30 85-94=60 75-84=80"),
+    /** What empty targets of new files begin with, a word of {@link NewTargets}. */
+    NEW_TARGETS("empty"),
     /** Whether a segment with an error may be marked as reviewed. */
     REVIEWED_WITH_ERRORS("true");
 

@@ -4,8 +4,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +14,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.FileOptions;
@@ -23,7 +22,6 @@ import org.swaplane.format.Source;
 import org.swaplane.memory.MemoryEdit;
 import org.swaplane.memory.MemoryFragment;
 import org.swaplane.memory.MemoryMatch;
-import org.swaplane.memory.MemoryQuery;
 import org.swaplane.memory.MemorySearch;
 import org.swaplane.memory.MemoryTransfer;
 import org.swaplane.memory.MemoryUnit;
@@ -39,7 +37,6 @@ import org.swaplane.wording.Phrase;
  * into it; and shared ones, each with a penalty. They are opened when they are first asked for, and written on a thread of their own.
  */
 public final class LaneMemories implements LaneListener {
-    private static final String SHARED = "memories";
     private static final String REVIEWED = "reviewed";
     private static final String IMPORTED = "imported";
     /** Documents in one language, which are searched and never matched. */
@@ -56,6 +53,8 @@ public final class LaneMemories implements LaneListener {
         return thread;
     });
     private final Map<String, TranslationMemory> opened = new LinkedHashMap<>();
+    private final SharedMemories shared;
+    private final SharedGrowth growth;
     private volatile boolean following;
     private volatile Consumer<Exception> failed = failure -> {};
 
@@ -63,9 +62,11 @@ public final class LaneMemories implements LaneListener {
      * A memory as people are told of it.
      *
      * @param shared whether it lies outside the lane
+     * @param grows whether what is reviewed here goes into it
      * @param languages units by pair of languages
      */
-    public record Entry(String name, Path folder, boolean shared, int penalty, Map<String, Integer> languages) {
+    public record Entry(
+            String name, Path folder, boolean shared, int penalty, boolean grows, Map<String, Integer> languages) {
         public int units() {
             return languages.values().stream().mapToInt(Integer::intValue).sum();
         }
@@ -74,6 +75,8 @@ public final class LaneMemories implements LaneListener {
     LaneMemories(Lane lane, Path folder) {
         this.lane = lane;
         this.folder = folder;
+        this.shared = new SharedMemories(lane.settings());
+        this.growth = new SharedGrowth(lane, folder, shared);
     }
 
     /** Told of what goes wrong while the lane goes on. */
@@ -92,13 +95,10 @@ public final class LaneMemories implements LaneListener {
                 TranslationMemory reviewed = own(REVIEWED);
                 if (!reviewed.mark().equals(lane.stepsSoFar())) {
                     reviewed.clear();
-                    for (Track track : lane.tracks()) {
-                        if (track.summary().counts().reviewedWords() > 0) {
-                            gather(track.now(), reviewed);
-                        }
-                    }
+                    gatherAll("", reviewed);
                 }
                 reviewed.commit(OPEN);
+                growth.begin(this::gatherAll);
             } catch (IOException | RuntimeException e) {
                 failed.accept(e);
             }
@@ -109,10 +109,19 @@ public final class LaneMemories implements LaneListener {
     public void stepped(TrackSnapshot now, Step step) {
         follow(() -> {
             TranslationMemory reviewed = own(REVIEWED);
-            for (int index : step.positions(now)) {
-                keep(now, index, reviewed);
+            Set<Integer> changed = step.positions(now);
+            for (int index : changed) {
+                keep(now, index, "", reviewed);
             }
             reviewed.commit(OPEN);
+            growth.grow(
+                    memory -> {
+                        for (int index : changed) {
+                            keep(now, index, lane.settings().id(), memory);
+                        }
+                        memory.commit();
+                    },
+                    this::gatherAll);
         });
     }
 
@@ -120,8 +129,14 @@ public final class LaneMemories implements LaneListener {
     public void reread(TrackSnapshot now) {
         follow(() -> {
             TranslationMemory reviewed = own(REVIEWED);
-            gather(now, reviewed);
+            gather(now, "", reviewed);
             reviewed.commit(OPEN);
+            growth.grow(
+                    memory -> {
+                        gather(now, lane.settings().id(), memory);
+                        memory.commit();
+                    },
+                    this::gatherAll);
         });
     }
 
@@ -143,25 +158,46 @@ public final class LaneMemories implements LaneListener {
         });
     }
 
-    private static void gather(TrackSnapshot now, TranslationMemory reviewed) throws IOException {
-        reviewed.removeAll(String.valueOf(now.track().id()));
-        for (int i = 0; i < now.size(); i++) {
-            if (now.state(i).compareTo(State.REVIEWED) >= 0) {
-                keep(now, i, reviewed);
+    private void gatherAll(TranslationMemory memory) throws IOException {
+        gatherAll(lane.settings().id(), memory);
+        memory.commit();
+    }
+
+    private void gatherAll(String holders, TranslationMemory memory) throws IOException {
+        for (Track track : lane.tracks()) {
+            if (track.summary().counts().reviewedWords() > 0) {
+                gather(track.now(), holders, memory);
+            } else {
+                memory.removeAll(holder(track, holders));
             }
         }
     }
 
+    private static void gather(TrackSnapshot now, String holders, TranslationMemory memory) throws IOException {
+        memory.removeAll(holder(now.track(), holders));
+        for (int i = 0; i < now.size(); i++) {
+            if (now.state(i).compareTo(State.REVIEWED) >= 0) {
+                keep(now, i, holders, memory);
+            }
+        }
+    }
+
+    /** Who holds what is reviewed in a track: in a shared memory the lane is told as well. */
+    private static String holder(Track track, String lane) {
+        return lane.isEmpty() ? String.valueOf(track.id()) : lane + ':' + track.id();
+    }
+
     /** A reviewed segment is held, any other one is not. */
-    private static void keep(TrackSnapshot now, int index, TranslationMemory reviewed) throws IOException {
+    private static void keep(TrackSnapshot now, int index, String holders, TranslationMemory memory)
+            throws IOException {
         Segment segment = now.segment(index);
-        String holder = String.valueOf(now.track().id());
+        String holder = holder(now.track(), holders);
         String id = holder + '/' + segment.key();
         boolean holds = now.state(index).compareTo(State.REVIEWED) >= 0
                 && !now.target(index).isEmpty()
                 && !segment.source().isEmpty();
         if (holds) {
-            reviewed.put(
+            memory.put(
                     holder,
                     id,
                     new MemoryUnit(
@@ -172,7 +208,7 @@ public final class LaneMemories implements LaneListener {
                             MemoryTransfer.context(now.document().segments(), index, segment.key()),
                             Provenance.of(now.name())));
         } else {
-            reviewed.remove(id);
+            memory.remove(id);
         }
     }
 
@@ -204,7 +240,7 @@ public final class LaneMemories implements LaneListener {
                 uses.add(new MemoryUse(own(name), 0));
             }
         }
-        for (Shared each : sharedOnes()) {
+        for (SharedMemories.Shared each : shared.all()) {
             if (Files.isDirectory(each.folder())) {
                 uses.add(new MemoryUse(shared(each.folder()), each.penalty()));
             }
@@ -225,7 +261,11 @@ public final class LaneMemories implements LaneListener {
                         now.targetLanguage(index),
                         segment.source(),
                         MemoryTransfer.context(now.document().segments(), index, segment.key()),
-                        top + 1)
+                        top
+                                + 1
+                                + (int) shared.all().stream()
+                                        .filter(SharedMemories.Shared::grows)
+                                        .count())
                 .stream()
                 .filter(match -> !(match.unit().context().key().equals(segment.key())
                         && match.unit().origin().equals(now.name())
@@ -253,25 +293,28 @@ public final class LaneMemories implements LaneListener {
         for (String name : List.of(REVIEWED, IMPORTED, DOCUMENTS)) {
             if (Files.isDirectory(folder.resolve(name))) {
                 TranslationMemory own = own(name);
-                entries.add(new Entry(name, own.folder(), false, 0, own.languages()));
+                entries.add(new Entry(name, own.folder(), false, 0, name.equals(REVIEWED), own.languages()));
             }
         }
-        for (Shared each : sharedOnes()) {
+        for (SharedMemories.Shared each : shared.all()) {
             Map<String, Integer> languages =
                     Files.isDirectory(each.folder()) ? shared(each.folder()).languages() : Map.of();
             String name = each.folder().getFileName().toString();
-            entries.add(new Entry(name, each.folder(), true, each.penalty(), languages));
+            entries.add(new Entry(name, each.folder(), true, each.penalty(), each.grows(), languages));
         }
         return entries;
     }
 
-    /** Adds the translations of files to the lane's own memory; returns how many units it has more. A file that cannot be read adds nothing. */
-    public int take(List<Source> files, Progress progress) throws IOException {
-        int added = 0;
-        for (Source file : files) {
-            boolean texts = MemoryTransfer.isOfOneLanguage(file, lane.formats());
-            added += take(file, texts ? DOCUMENTS : IMPORTED, progress);
-        }
+    /**
+     * Adds the translations of a file to the lane's own memory, or its texts where it is in one language; one that cannot be read adds nothing.
+     *
+     * @param place where the file lies, for those who want to see it
+     * @return how many units there are more
+     */
+    public int take(Source file, Optional<Path> place, Progress progress) throws IOException {
+        boolean texts = MemoryTransfer.isOfOneLanguage(file, lane.formats());
+        int added = take(file, texts ? DOCUMENTS : IMPORTED, progress);
+        lane.referenceFiles().add(file.name(), place.map(Path::toAbsolutePath));
         return added;
     }
 
@@ -289,11 +332,7 @@ public final class LaneMemories implements LaneListener {
             }
             into.commit();
         } catch (IOException | RuntimeException e) {
-            synchronized (this) {
-                into.discard();
-                opened.remove(name);
-                into.close();
-            }
+            discard(into);
             throw e;
         }
         return into.size() - before;
@@ -307,51 +346,38 @@ public final class LaneMemories implements LaneListener {
             imported.add(unit);
         }
         imported.commit();
+        units.stream().map(MemoryUnit::origin).distinct().forEach(name -> lane.referenceFiles()
+                .add(name, Optional.empty()));
         return imported.size() - before;
     }
 
-    /**
-     * A unit that was found.
-     *
-     * @param memory the folder of the memory that has it
-     * @param editable whether it can be changed; what was reviewed here follows its segments
-     */
-    public record Hit(MemoryUnit unit, Path memory, boolean editable) {}
-
-    /** Units that a query means, of all memories in their order; the same pair of texts is there once. */
-    public List<Hit> find(
-            MemoryQuery query, Optional<TranslationMemory.Languages> languages, int most, Progress progress)
-            throws IOException {
-        List<Hit> hits = new ArrayList<>();
-        Set<String> seen = new HashSet<>();
-        for (MemoryUse use : uses()) {
-            boolean editable = !lane.isReadOnly() && !use.memory().folder().equals(folder.resolve(REVIEWED));
-            addHits(use.memory(), query, languages, editable, most, seen, hits, progress);
-        }
-        boolean alsoTexts = query.side() != MemoryQuery.Side.TARGET && query.kind() == MemoryQuery.Kind.ALL;
-        if (alsoTexts && Files.isDirectory(folder.resolve(DOCUMENTS))) {
-            Optional<TranslationMemory.Languages> alone =
-                    languages.map(each -> new TranslationMemory.Languages(each.source(), ""));
-            addHits(own(DOCUMENTS), query, alone, false, most, seen, hits, progress);
-        }
-        return hits;
+    boolean isReviewed(TranslationMemory memory) {
+        return memory.folder().equals(folder.resolve(REVIEWED));
     }
 
-    private static void addHits(
-            TranslationMemory memory,
-            MemoryQuery query,
-            Optional<TranslationMemory.Languages> languages,
-            boolean editable,
-            int most,
-            Set<String> seen,
-            List<Hit> hits,
-            Progress progress)
-            throws IOException {
-        for (MemoryUnit unit : memory.find(query, languages, most, progress)) {
-            if (hits.size() < most && seen.add(unit.sourceWritten() + '\n' + unit.targetWritten())) {
-                hits.add(new Hit(unit, memory.folder(), editable));
+    /** Texts of documents in one language, which are searched and never matched. */
+    Optional<TranslationMemory> documents() throws IOException {
+        return Files.isDirectory(folder.resolve(DOCUMENTS)) ? Optional.of(own(DOCUMENTS)) : Optional.empty();
+    }
+
+    /** Takes out what a file brought. */
+    public void removeFile(String name) throws IOException {
+        for (String each : List.of(IMPORTED, DOCUMENTS)) {
+            if (Files.isDirectory(folder.resolve(each))) {
+                own(each).removeOrigin(name);
+                own(each).commit();
             }
         }
+        lane.referenceFiles().remove(name);
+    }
+
+    /** How many units a file brought that are there. */
+    public int unitsOf(String name) throws IOException {
+        int units = 0;
+        for (String each : List.of(IMPORTED, DOCUMENTS)) {
+            units += Files.isDirectory(folder.resolve(each)) ? own(each).unitsOf(name) : 0;
+        }
+        return units;
     }
 
     /** An edit that was made, which can be taken back. */
@@ -366,6 +392,11 @@ public final class LaneMemories implements LaneListener {
         List<MemoryEdit.Undo> undo = new ArrayList<>(1);
         write(memory, each -> undo.add(edit.apply(each)));
         return new Edited(memory, undo.get(0));
+    }
+
+    /** Puts units into another memory, which is made where there is none; they are taken out of theirs. Returns what takes that back. */
+    public List<Edited> move(Path from, List<MemoryUnit> units, Path into) throws IOException {
+        return List.of(edit(into, MemoryEdit.adding(units)), edit(from, MemoryEdit.without(units)));
     }
 
     /** Takes an edit back. */
@@ -388,54 +419,83 @@ public final class LaneMemories implements LaneListener {
         }
     }
 
-    /** A memory outside the lane that is looked things up in, too. */
+    /**
+     * A memory outside the lane that is looked things up in, too; made in a folder that is empty.
+     *
+     * @throws CannotProceedException when the folder holds other things
+     */
     public void share(Path memory, int penalty) throws IOException {
-        TranslationMemory.open(memory).close();
-        List<Shared> all = new ArrayList<>(sharedOnes());
         Path path = memory.toAbsolutePath().normalize();
-        all.removeIf(each -> each.folder().equals(path));
-        all.add(new Shared(path, penalty));
-        keep(all);
+        if (isEmpty(path)) {
+            TranslationMemory.openForWriting(path).close();
+        }
+        TranslationMemory.open(path).close();
+        shared.add(path, penalty);
+    }
+
+    private static boolean isEmpty(Path folder) throws IOException {
+        if (!Files.isDirectory(folder)) {
+            return !Files.exists(folder);
+        }
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.findAny().isEmpty();
+        }
+    }
+
+    /** Whether what is reviewed here goes into a shared memory as well. */
+    public void setGrows(Path memory, boolean grows) {
+        shared.setGrows(memory, grows);
+        follow(() -> growth.begin(this::gatherAll));
     }
 
     /** Gives a shared memory priority over the one before it: of equal matches, its own comes first. */
     public void prefer(Path memory) {
-        List<Shared> all = new ArrayList<>(sharedOnes());
-        for (int i = 1; i < all.size(); i++) {
-            if (all.get(i).folder().equals(memory)) {
-                Collections.swap(all, i, i - 1);
-                break;
-            }
-        }
-        keep(all);
+        shared.prefer(memory);
     }
 
     public void unshare(Path memory) {
-        List<Shared> all = new ArrayList<>(sharedOnes());
-        all.removeIf(each -> each.folder().equals(memory));
-        keep(all);
+        shared.remove(memory);
     }
 
-    private record Shared(Path folder, int penalty) {}
-
-    private List<Shared> sharedOnes() {
-        return lane.settings()
-                .get(SHARED)
-                .orElse("")
-                .lines()
-                .map(line -> line.split("\t", 2))
-                .filter(parts -> parts.length == 2)
-                .map(parts -> new Shared(Path.of(parts[1]), Integer.parseInt(parts[0])))
-                .toList();
+    /** Has all units of one memory also in another one, which is made where there is none; when cancelled, it has none of them. */
+    public int merge(Path from, Path into, Progress progress) throws IOException {
+        int[] count = {0, 0};
+        write(into, target -> {
+            int before = target.size();
+            TranslationMemory source =
+                    from.startsWith(folder) ? own(from.getFileName().toString()) : shared(from);
+            int all = source.size();
+            try {
+                source.forEach(unit -> {
+                    progress.checkCancelled();
+                    progress.at(count[0]++, all);
+                    target.add(unit);
+                });
+                target.commit();
+            } catch (RuntimeException | IOException e) {
+                discard(target);
+                throw e;
+            }
+            count[1] = target.size() - before;
+        });
+        return count[1];
     }
 
-    private void keep(List<Shared> all) {
-        StringBuilder written = new StringBuilder();
-        all.forEach(each -> written.append(each.penalty())
-                .append('\t')
-                .append(each.folder())
-                .append('\n'));
-        LaneWriter.await(lane.settings().set(SHARED, written.toString()));
+    private synchronized void discard(TranslationMemory memory) throws IOException {
+        memory.discard();
+        opened.values().remove(memory);
+        memory.close();
+    }
+
+    /** Has what another lane imported as well; the shared ones are among the settings. */
+    void copyFrom(LaneMemories other) throws IOException {
+        for (String name : List.of(IMPORTED, DOCUMENTS)) {
+            if (Files.isDirectory(other.folder.resolve(name))) {
+                TranslationMemory into = own(name);
+                other.own(name).forEach(into::add);
+                into.commit();
+            }
+        }
     }
 
     /** Waits until all that was done so far is taken up. */
@@ -448,6 +508,9 @@ public final class LaneMemories implements LaneListener {
         work.shutdown();
         try {
             boolean done = work.awaitTermination(1, TimeUnit.MINUTES);
+            if (done && following) {
+                growth.end(this::gatherAll);
+            }
             synchronized (this) {
                 for (Map.Entry<String, TranslationMemory> each : opened.entrySet()) {
                     if (done && following && each.getKey().equals(REVIEWED)) {

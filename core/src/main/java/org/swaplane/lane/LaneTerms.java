@@ -113,19 +113,24 @@ public final class LaneTerms {
     }
 
     /** Adds a term to the lane's own list; checks ask for it from now on. */
-    public synchronized void add(
-            String sourceLanguage, String targetLanguage, String source, String target, boolean forbidden)
+    public void add(String sourceLanguage, String targetLanguage, String source, String target, boolean forbidden)
             throws IOException {
+        List<String> targets = List.of(target);
+        add(
+                sourceLanguage,
+                targetLanguage,
+                new Term(source, forbidden ? List.of() : targets, forbidden ? targets : List.of()));
+    }
+
+    /** The same with all that there is to be said of it. */
+    public synchronized void add(String sourceLanguage, String targetLanguage, Term term) throws IOException {
         List<TermList.Entry> entries = new ArrayList<>(own());
-        entries.add(new TermList.Entry(List.of(
-                new TermList.Wording(sourceLanguage, source, false),
-                new TermList.Wording(targetLanguage, target, forbidden))));
+        entries.add(entry(term, sourceLanguage, targetLanguage));
         keep(entries);
     }
 
-    /** Gives a term of the lane's own list these wordings, in the languages that it is in there; without any, it is taken out. */
-    public synchronized void change(
-            Listed before, List<String> preferred, List<String> forbidden, String targetLanguage) throws IOException {
+    /** Gives a term of the lane's own list other wordings, in the languages that it is in there; without any, it is taken out. */
+    public synchronized void change(Listed before, Term after, String targetLanguage) throws IOException {
         List<TermList.Entry> entries = new ArrayList<>();
         boolean written = false;
         for (TermList.Entry entry : own()) {
@@ -141,12 +146,13 @@ public final class LaneTerms {
             }
             List<TermList.Wording> wordings = new ArrayList<>(others);
             if (!written) {
-                preferred.forEach(text -> wordings.add(new TermList.Wording(targetLanguage, text, false)));
-                forbidden.forEach(text -> wordings.add(new TermList.Wording(targetLanguage, text, true)));
+                wordings.addAll(wordings(after, targetLanguage));
                 written = true;
             }
             if (wordings.size() > 1) {
-                entries.add(new TermList.Entry(wordings));
+                boolean removed =
+                        after.preferred().isEmpty() && after.forbidden().isEmpty();
+                entries.add(new TermList.Entry(wordings, removed ? entry.explanation() : after.explanation()));
             }
         }
         keep(entries);
@@ -199,14 +205,24 @@ public final class LaneTerms {
     }
 
     private TermList list(List<Term> terms, String sourceLanguage, String targetLanguage) {
-        List<TermList.Entry> entries = new ArrayList<>();
-        for (Term term : terms) {
-            List<TermList.Wording> wordings = new ArrayList<>();
-            wordings.add(new TermList.Wording(sourceLanguage, term.source(), false));
-            term.preferred().forEach(text -> wordings.add(new TermList.Wording(targetLanguage, text, false)));
-            term.forbidden().forEach(text -> wordings.add(new TermList.Wording(targetLanguage, text, true)));
-            entries.add(new TermList.Entry(wordings));
-        }
-        return new TermList(settings.name(), entries);
+        return new TermList(
+                settings.name(),
+                terms.stream()
+                        .map(term -> entry(term, sourceLanguage, targetLanguage))
+                        .toList());
+    }
+
+    private static TermList.Entry entry(Term term, String sourceLanguage, String targetLanguage) {
+        List<TermList.Wording> wordings = new ArrayList<>();
+        wordings.add(new TermList.Wording(sourceLanguage, term.source(), false));
+        wordings.addAll(wordings(term, targetLanguage));
+        return new TermList.Entry(wordings, term.explanation());
+    }
+
+    private static List<TermList.Wording> wordings(Term term, String targetLanguage) {
+        List<TermList.Wording> wordings = new ArrayList<>();
+        term.preferred().forEach(text -> wordings.add(new TermList.Wording(targetLanguage, text, false)));
+        term.forbidden().forEach(text -> wordings.add(new TermList.Wording(targetLanguage, text, true)));
+        return wordings;
     }
 }

@@ -10,6 +10,17 @@ import org.swaplane.document.State;
 public final class SourceCopies {
     private SourceCopies() {}
 
+    /** What puts copies into the empty targets; they count as no translations. */
+    static Map<Integer, Value> into(TrackSnapshot track) {
+        Map<Integer, Value> edits = new LinkedHashMap<>();
+        for (int i = 0; i < track.size(); i++) {
+            if (track.target(i).isEmpty() && !track.value(i).locked()) {
+                edits.put(i, new Value(track.segment(i).source(), State.INITIAL));
+            }
+        }
+        return edits;
+    }
+
     /** What empties them, as {@link EditRequest#of} takes it; reviewed and final ones only if {@code reviewedToo}, locked ones never. */
     public static Map<Integer, Value> cleared(TrackSnapshot track, boolean reviewedToo) {
         Map<Integer, Value> edits = new LinkedHashMap<>();

@@ -16,10 +16,21 @@ import org.swaplane.content.Text;
  * A change of units of a memory that can be taken back.
  *
  * @param changes what takes the place of each; nothing for one that is taken out
+ * @param added what comes in besides
  */
-public record MemoryEdit(Map<MemoryUnit, Optional<MemoryUnit>> changes) {
+public record MemoryEdit(Map<MemoryUnit, Optional<MemoryUnit>> changes, List<MemoryUnit> added) {
     public MemoryEdit {
         changes = new LinkedHashMap<>(changes);
+        added = List.copyOf(added);
+    }
+
+    private MemoryEdit(Map<MemoryUnit, Optional<MemoryUnit>> changes) {
+        this(changes, List.of());
+    }
+
+    /** Puts these in. */
+    public static MemoryEdit adding(List<MemoryUnit> units) {
+        return new MemoryEdit(Map.of(), units);
     }
 
     /** Takes these out. */
@@ -98,10 +109,12 @@ public record MemoryEdit(Map<MemoryUnit, Optional<MemoryUnit>> changes) {
         for (MemoryUnit old : changes.keySet()) {
             memory.remove(old.id());
         }
-        for (Optional<MemoryUnit> now : changes.values()) {
-            if (now.isPresent() && !memory.has(now.get().id())) {
-                memory.add(now.get());
-                fresh.add(now.get().id());
+        List<MemoryUnit> incoming = new ArrayList<>(added);
+        changes.values().forEach(now -> now.ifPresent(incoming::add));
+        for (MemoryUnit now : incoming) {
+            if (!memory.has(now.id())) {
+                memory.add(now);
+                fresh.add(now.id());
             }
         }
         memory.commit();

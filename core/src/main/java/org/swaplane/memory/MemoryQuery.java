@@ -15,8 +15,20 @@ import org.swaplane.task.PatientText;
  * @param text empty for all units
  * @param who a part of the name of who made or changed a unit, or of where it comes from; empty for anybody
  * @param since the first day of the last change, ISO 8601; empty for any
+ * @param file the only file that units may come from; empty for any
  */
-public record MemoryQuery(String text, Side side, Mode mode, boolean matchCase, Kind kind, String who, String since) {
+public record MemoryQuery(
+        String text, Side side, Mode mode, boolean matchCase, Kind kind, String who, String since, String file) {
+    /** Units of any file. */
+    public MemoryQuery(String text, Side side, Mode mode, boolean matchCase, Kind kind, String who, String since) {
+        this(text, side, mode, matchCase, kind, who, since, "");
+    }
+
+    /** The same in one file only; an empty name is that of none. */
+    public MemoryQuery in(String name) {
+        return new MemoryQuery(text, side, mode, matchCase, kind, who, since, name);
+    }
+
     /** Which text of a unit is searched. */
     public enum Side {
         SOURCE,
@@ -52,10 +64,16 @@ public record MemoryQuery(String text, Side side, Mode mode, boolean matchCase, 
 
     /** Whether the index of words answers it, so that not every unit must be looked at. */
     boolean isOfWords() {
-        return mode == Mode.WORDS && side != Side.BOTH && !matchCase && !text.isBlank() && isOfAnyUnit();
+        return mode == Mode.WORDS
+                && side != Side.BOTH
+                && !matchCase
+                && !text.isBlank()
+                && isOfAnyUnit()
+                && file.isEmpty();
     }
 
-    private boolean isOfAnyUnit() {
+    /** Whether only the text says which units are meant, and the file. */
+    public boolean isOfAnyUnit() {
         return kind == Kind.ALL && who.isBlank() && since.isBlank();
     }
 
@@ -97,9 +115,10 @@ public record MemoryQuery(String text, Side side, Mode mode, boolean matchCase, 
     }
 
     /** Whether a unit is meant, but for whether its source has several targets. */
-    Predicate<MemoryUnit> matcher() {
+    public Predicate<MemoryUnit> matcher() {
         Predicate<String> inText = inText();
         return unit -> isKind(unit)
+                && (file.isEmpty() || unit.origin().equals(file))
                 && isBy(unit)
                 && (since.isBlank() || lastChange(unit).compareTo(since.strip()) >= 0)
                 && (side != Side.TARGET && inText.test(unit.source().plainText())

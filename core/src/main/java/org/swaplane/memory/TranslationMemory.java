@@ -167,6 +167,16 @@ public final class TranslationMemory implements AutoCloseable {
         writer.deleteDocuments(new Term(MemoryFields.HOLDER, holder));
     }
 
+    /** Takes out all that a file brought, or whatever else is given as the origin. */
+    public void removeOrigin(String origin) throws IOException {
+        writer.deleteDocuments(new Term(MemoryFields.ORIGIN, origin));
+    }
+
+    /** How many units have an origin. */
+    public int unitsOf(String origin) throws IOException {
+        return search(searcher -> searcher.count(new TermQuery(new Term(MemoryFields.ORIGIN, origin))));
+    }
+
     /** Takes out everything. */
     public void clear() throws IOException {
         writer.deleteAll();

@@ -1,6 +1,7 @@
 package org.swaplane.memory;
 
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
@@ -76,25 +77,39 @@ public final class WordAnalysis {
         }
     }
 
+    /**
+     * The words of one file.
+     *
+     * @param bands where each segment is counted, in their order
+     */
+    public record FileWords(Map<Band, Amount> amounts, List<Band> bands) {
+        public FileWords {
+            bands = List.copyOf(bands);
+        }
+    }
+
     public WordAnalysis(List<MemoryUse> memories) {
         this.memories = new MemorySearch(memories, LEAST);
     }
 
     /** Counts the next file; what repeats in it from earlier ones is a repetition across files. */
-    public Map<Band, Amount> next(BilingualDocument document, Progress progress) throws IOException {
+    public FileWords next(BilingualDocument document, Progress progress) throws IOException {
         Map<Band, Amount> amounts = new EnumMap<>(Band.class);
         for (Band band : Band.values()) {
             amounts.put(band, Amount.NOTHING);
         }
         Set<String> here = new HashSet<>();
+        List<Band> bands = new ArrayList<>();
         for (int i = 0; i < document.segments().size(); i++) {
             progress.checkCancelled();
             progress.at(i, document.segments().size());
             Segment segment = document.segments().get(i);
-            amounts.merge(band(document, i, here), Amount.of(segment), Amount::plus);
+            Band band = band(document, i, here);
+            bands.add(band);
+            amounts.merge(band, Amount.of(segment), Amount::plus);
         }
         inEarlierFiles.addAll(here);
-        return amounts;
+        return new FileWords(amounts, bands);
     }
 
     private Band band(BilingualDocument document, int index, Set<String> here) throws IOException {

@@ -50,6 +50,9 @@ public final class NewTbx {
 
     private static void write(TermList.Entry entry, int number, NewXml xml) throws XMLStreamException {
         xml.open("conceptEntry", "id", "c" + number);
+        for (String line : entry.explanation().lines().toList()) {
+            xml.line("descrip", line, "type", "definition");
+        }
         Map<String, List<TermList.Wording>> byLanguage = entry.wordings().stream()
                 .collect(Collectors.groupingBy(TermList.Wording::language, LinkedHashMap::new, Collectors.toList()));
         for (Map.Entry<String, List<TermList.Wording>> language : byLanguage.entrySet()) {

@@ -45,10 +45,14 @@ public final class NewTermTable {
     }
 
     private static List<String> head(String source, String target) {
-        return List.of(source, target, "forbidden");
+        return List.of(source, target, "forbidden", "definition");
     }
 
     private static List<String> row(Term term) {
-        return List.of(term.source(), String.join("; ", term.preferred()), String.join("; ", term.forbidden()));
+        return List.of(
+                term.source(),
+                String.join("; ", term.preferred()),
+                String.join("; ", term.forbidden()),
+                term.explanation().replace("\n", " "));
     }
 }

@@ -3,10 +3,12 @@ package org.swaplane.terms;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
+import org.apache.lucene.analysis.CharArraySet;
 import org.apache.lucene.analysis.TokenStream;
 import org.apache.lucene.analysis.ar.ArabicStemFilter;
 import org.apache.lucene.analysis.bg.BulgarianStemFilter;
@@ -14,6 +16,7 @@ import org.apache.lucene.analysis.core.KeywordTokenizer;
 import org.apache.lucene.analysis.cz.CzechStemFilter;
 import org.apache.lucene.analysis.de.GermanLightStemFilter;
 import org.apache.lucene.analysis.el.GreekStemFilter;
+import org.apache.lucene.analysis.en.EnglishMinimalStemFilter;
 import org.apache.lucene.analysis.en.KStemFilter;
 import org.apache.lucene.analysis.es.SpanishLightStemFilter;
 import org.apache.lucene.analysis.fi.FinnishLightStemFilter;
@@ -24,6 +27,7 @@ import org.apache.lucene.analysis.hu.HungarianLightStemFilter;
 import org.apache.lucene.analysis.id.IndonesianStemFilter;
 import org.apache.lucene.analysis.it.ItalianLightStemFilter;
 import org.apache.lucene.analysis.lv.LatvianStemFilter;
+import org.apache.lucene.analysis.miscellaneous.SetKeywordMarkerFilter;
 import org.apache.lucene.analysis.no.NorwegianLightStemFilter;
 import org.apache.lucene.analysis.pt.PortugueseLightStemFilter;
 import org.apache.lucene.analysis.ru.RussianLightStemFilter;
@@ -41,7 +45,7 @@ public final class Stems {
             Map.entry("da", words -> new SnowballFilter(words, "Danish")),
             Map.entry("de", GermanLightStemFilter::new),
             Map.entry("el", GreekStemFilter::new),
-            Map.entry("en", KStemFilter::new),
+            Map.entry("en", Stems::english),
             Map.entry("es", SpanishLightStemFilter::new),
             Map.entry("et", words -> new SnowballFilter(words, "Estonian")),
             Map.entry("eu", words -> new SnowballFilter(words, "Basque")),
@@ -66,6 +70,11 @@ public final class Stems {
             Map.entry("sv", SwedishLightStemFilter::new),
             Map.entry("tr", words -> new SnowballFilter(words, "Turkish")));
 
+    /** Plurals that are words of their own, and no forms of the others. */
+    private static final CharArraySet OWN_WORDS = new CharArraySet(
+            List.of("arms", "customs", "glasses", "goods", "headquarters", "means", "news", "premises", "series"),
+            false);
+
     private static final Map<String, Stems> BY_LANGUAGE = new ConcurrentHashMap<>();
     private static final int MOST_KEPT = 100_000;
 
@@ -74,6 +83,11 @@ public final class Stems {
 
     private Stems(UnaryOperator<TokenStream> stemmer) {
         this.stemmer = stemmer;
+    }
+
+    /** The dictionary of the first one holds many plurals, too, which the second one takes the ending off. */
+    private static TokenStream english(TokenStream words) {
+        return new EnglishMinimalStemFilter(new KStemFilter(new SetKeywordMarkerFilter(words, OWN_WORDS)));
     }
 
     /** Empty where there is no stemmer for the language, a subtag such as {@code de}. */

@@ -2,7 +2,9 @@ package org.swaplane.terms;
 
 import java.io.InputStream;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
@@ -17,6 +19,7 @@ final class Tbx {
     private final XMLStreamReader xml;
     private final List<TermList.Entry> entries = new ArrayList<>();
     private final List<TermList.Wording> wordings = new ArrayList<>();
+    private final Set<String> explanations = new LinkedHashSet<>();
     private String language = "";
     private String term = "";
     private boolean forbidden;
@@ -43,12 +46,17 @@ final class Tbx {
 
     private void open(String name) throws XMLStreamException {
         switch (name) {
-            case "termEntry", "conceptEntry" -> wordings.clear();
+            case "termEntry", "conceptEntry" -> {
+                wordings.clear();
+                explanations.clear();
+            }
             case "langSet", "langSec" -> language = language();
             case "tig", "ntig", "termSec" -> begin();
             case "term" -> term = text();
             case "termNote" -> readNote();
-            default -> {} // definitions, sources, dates: nothing that a check could use
+            case "descrip" -> readDefinition();
+            case "definition", "note" -> explain(text());
+            default -> {} // sources and dates: nothing that helps to use a term
         }
     }
 
@@ -59,7 +67,8 @@ final class Tbx {
                     wordings.add(new TermList.Wording(language, term.strip(), forbidden));
                 }
             }
-            case "termEntry", "conceptEntry" -> entries.add(new TermList.Entry(wordings));
+            case "termEntry", "conceptEntry" ->
+                entries.add(new TermList.Entry(wordings, String.join("\n", explanations)));
             default -> {} // nothing is collected there
         }
     }
@@ -79,6 +88,21 @@ final class Tbx {
         String value = text().strip();
         if ("administrativeStatus".equals(type) || "normativeAuthorization".equals(type)) {
             forbidden = NO.stream().anyMatch(each -> value.startsWith(each) || value.startsWith(each + "-admn-sts"));
+        }
+    }
+
+    private void readDefinition() throws XMLStreamException {
+        String type = xml.getAttributeValue(null, "type");
+        String value = text();
+        if ("definition".equals(type) || "explanation".equals(type)) {
+            explain(value);
+        }
+    }
+
+    private void explain(String text) {
+        String line = text.strip().replaceAll("\\s+", " ");
+        if (!line.isEmpty()) {
+            explanations.add(line);
         }
     }
 

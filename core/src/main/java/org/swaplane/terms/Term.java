@@ -8,8 +8,14 @@ import java.util.List;
  * @param source empty where a target is forbidden whatever the source says
  * @param preferred the targets that it may have; empty where the list names forbidden ones only
  * @param forbidden the targets that it must not have
+ * @param explanation definition and notes, a line each; empty where the list has none
  */
-public record Term(String source, List<String> preferred, List<String> forbidden) {
+public record Term(String source, List<String> preferred, List<String> forbidden, String explanation) {
+    /** One that needs no explanation. */
+    public Term(String source, List<String> preferred, List<String> forbidden) {
+        this(source, preferred, forbidden, "");
+    }
+
     public Term {
         preferred = List.copyOf(preferred);
         forbidden = List.copyOf(forbidden);

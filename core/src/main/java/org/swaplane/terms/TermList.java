@@ -5,6 +5,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A term list of several languages.
@@ -16,8 +18,16 @@ public record TermList(String name, List<Entry> entries) {
     /** One way to say it. {@code language} is a BCP 47 code, or {@link #SOURCE} or {@link #TARGET} where the file names no languages. */
     public record Wording(String language, String text, boolean forbidden) {}
 
-    /** One concept. */
-    public record Entry(List<Wording> wordings) {
+    /**
+     * One concept.
+     *
+     * @param explanation definition and notes, a line each
+     */
+    public record Entry(List<Wording> wordings, String explanation) {
+        public Entry(List<Wording> wordings) {
+            this(wordings, "");
+        }
+
         public Entry {
             wordings = List.copyOf(wordings);
         }
@@ -48,7 +58,7 @@ public record TermList(String name, List<Entry> entries) {
             }
             // Several entries for one source allow each other's targets.
             for (String source : sources.isEmpty() && preferred.isEmpty() ? List.of("") : sources) {
-                terms.merge(source, new Term(source, preferred, forbidden), TermList::both);
+                terms.merge(source, new Term(source, preferred, forbidden, entry.explanation()), TermList::both);
             }
         }
         return List.copyOf(terms.values());
@@ -60,7 +70,11 @@ public record TermList(String name, List<Entry> entries) {
         List<String> forbidden = new ArrayList<>(one.forbidden());
         forbidden.addAll(other.forbidden());
         forbidden.removeAll(preferred);
-        return new Term(one.source(), preferred, forbidden);
+        String explanation = Stream.of(one.explanation(), other.explanation())
+                .filter(each -> !each.isEmpty())
+                .distinct()
+                .collect(Collectors.joining("\n"));
+        return new Term(one.source(), preferred, forbidden, explanation);
     }
 
     private static boolean isFor(String stated, String wanted, String unnamed) {

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.swaplane.document.LanguageCode;
@@ -15,7 +16,7 @@ import org.swaplane.wording.Phrase;
 
 /**
  * Terms in rows. Where the first row names languages each such column holds the terms in one of them; else the first two columns are
- * source and target. A column can name forbidden targets, another one the status of a row. Several terms in a cell are parted by a bar, a
+ * source and target. A column can name forbidden targets, another one the status of a row, others define a term or say more of it. Several terms in a cell are parted by a bar, a
  * semicolon or a line break.
  */
 final class TermTable {
@@ -24,12 +25,15 @@ final class TermTable {
             Pattern.compile("forbidden|avoid|do not use|not allowed|deprecated|prohibited");
     private static final Pattern OF_TERMS = Pattern.compile(
             "(?i)terms?|definition|part of speech|pos|term ?status|usage|synonyms?|domain|subject field");
+    private static final Pattern EXPLANATION =
+            Pattern.compile("definition|explanation|notes?|comments?|remarks?|description");
     private static final Pattern STATUS = Pattern.compile("status|use|usage");
     private static final Pattern NO =
             Pattern.compile("(?i)forbidden|avoid|deprecated|prohibited|no|not allowed|obsolete.*|superseded.*");
 
     /** What the columns of a table hold; the language of a column of terms, and otherwise an empty string. */
-    private record Columns(List<String> languages, int forbidden, int status, int firstRow) {}
+    private record Columns(
+            List<String> languages, int forbidden, int status, List<Integer> explanations, int firstRow) {}
 
     private TermTable() {}
 
@@ -87,7 +91,7 @@ final class TermTable {
         for (List<String> row : rows.subList(columns.firstRow(), rows.size())) {
             List<TermList.Wording> wordings = wordings(row, columns);
             if (wordings.size() > 1 || wordings.stream().anyMatch(TermList.Wording::forbidden)) {
-                entries.add(new TermList.Entry(wordings));
+                entries.add(new TermList.Entry(wordings, explanation(row, columns)));
             }
         }
         return entries;
@@ -107,6 +111,13 @@ final class TermTable {
         parts(cell(row, columns.forbidden()))
                 .forEach(text -> wordings.add(new TermList.Wording(TermList.TARGET, text, true)));
         return wordings;
+    }
+
+    private static String explanation(List<String> row, Columns columns) {
+        return columns.explanations().stream()
+                .map(column -> cell(row, column).strip().replaceAll("\\s+", " "))
+                .filter(text -> !text.isEmpty())
+                .collect(Collectors.joining("\n"));
     }
 
     private static String cell(List<String> row, int column) {
@@ -129,6 +140,7 @@ final class TermTable {
         List<String> languages = new ArrayList<>();
         int forbidden = -1;
         int status = -1;
+        List<Integer> explanations = new ArrayList<>();
         int named = 0;
         for (int i = 0; i < first.size(); i++) {
             String name = first.get(i).replace("\uFEFF", "").strip();
@@ -138,6 +150,8 @@ final class TermTable {
                 forbidden = i;
             } else if (STATUS.matcher(small).matches()) {
                 status = i;
+            } else if (EXPLANATION.matcher(small).matches()) {
+                explanations.add(i);
             } else if (small.startsWith("source")) {
                 language = TermList.SOURCE;
             } else if (small.startsWith("target")) {
@@ -151,7 +165,7 @@ final class TermTable {
             languages.add(language);
         }
         return named < 2
-                ? new Columns(List.of(TermList.SOURCE, TermList.TARGET), -1, -1, 0)
-                : new Columns(languages, forbidden, status, 1);
+                ? new Columns(List.of(TermList.SOURCE, TermList.TARGET), -1, -1, List.of(), 0)
+                : new Columns(languages, forbidden, status, explanations, 1);
     }
 }

@@ -134,9 +134,9 @@ class LaneMemoriesTest {
                                 + "<tuv xml:lang=\"en-GB\"><seg>Pier 3</seg></tuv><tuv xml:lang=\"de-DE\"><seg>Anleger 3</seg></tuv></tu>")
                         .getBytes(StandardCharsets.UTF_8));
 
-        assertThatThrownBy(() -> lane.memories().take(List.of(tmx), Progress.NONE))
+        assertThatThrownBy(() -> lane.memories().take(tmx, Optional.empty(), Progress.NONE))
                 .isInstanceOf(CannotProceedException.class);
-        assertThat(lane.memories().take(List.of(), Progress.NONE)).isZero();
+        assertThat(lane.referenceFiles().all()).isEmpty();
         assertThat(known("Pier 3")).isEmpty();
     }
 
@@ -174,25 +174,112 @@ class LaneMemoriesTest {
                 .containsExactly("two", "one");
     }
 
-    @Test
-    void aDocumentInOneLanguageIsSearchedAndNeverMatched() throws Exception {
-        Source guide = Source.of(
-                "style.html",
-                "<html lang='en-GB'><p>Write quay, never dock.</p></html>".getBytes(StandardCharsets.UTF_8));
-        assertThat(lane.memories().take(List.of(guide), Progress.NONE)).isEqualTo(1);
+    private List<String> in(Path memory) throws IOException {
+        List<String> texts = new java.util.ArrayList<>();
+        try (TranslationMemory open = TranslationMemory.open(memory)) {
+            open.forEach(unit -> texts.add(unit.sourceWritten() + " = " + unit.targetWritten()));
+        }
+        return texts;
+    }
 
-        assertThat(lane.memories()
-                        .find(
-                                MemoryQuery.ofWords("quays", false),
-                                Optional.of(new TranslationMemory.Languages("en-GB", "de-DE")),
-                                10,
-                                Progress.NONE))
-                .singleElement()
-                .satisfies(hit -> {
-                    assertThat(hit.unit().origin()).isEqualTo("style.html");
-                    assertThat(hit.editable()).isFalse();
-                });
-        assertThat(known("Write quay, never dock.")).isEmpty();
+    @Test
+    void aSharedMemoryGrowsOnlyWhereThatWasChosen() throws Exception {
+        Path shared = folder.resolve("team").toAbsolutePath().normalize();
+        put(1, "Die Fähre fährt um 9:00.", State.REVIEWED);
+        lane.memories().share(shared, 0);
+        put(0, "Hunde reisen frei.", State.REVIEWED);
+        lane.memories().settle();
+        assertThat(in(shared)).isEmpty();
+
+        lane.memories().setGrows(shared, true);
+        put(2, "Hunde kostenlos.", State.REVIEWED);
+        lane.memories().settle();
+        assertThat(in(shared))
+                .containsExactlyInAnyOrder(
+                        "The ferry leaves at 9:00. = Die Fähre fährt um 9:00.",
+                        "Dogs travel free. = Hunde reisen frei.",
+                        "Dogs travel free. = Hunde kostenlos.");
+
+        put(2, "Hunde kostenlos.", State.TRANSLATED);
+        reopen();
+        lane.memories().settle();
+        assertThat(in(shared)).hasSize(2);
+    }
+
+    @Test
+    void aMemoryThatIsInUseGrowsLater() throws Exception {
+        Path shared = folder.resolve("team").toAbsolutePath().normalize();
+        lane.memories().share(shared, 0);
+        lane.memories().setGrows(shared, true);
+        lane.memories().settle();
+        try (TranslationMemory other = TranslationMemory.openForWriting(shared)) {
+            put(0, "Hunde reisen frei.", State.REVIEWED);
+            lane.memories().settle();
+            assertThat(other.size()).isZero();
+        }
+        put(1, "Die Fähre fährt um 9:00.", State.REVIEWED);
+        lane.memories().settle();
+
+        assertThat(in(shared)).hasSize(2);
+    }
+
+    @Test
+    void memoriesAreMergedAndUnitsMovedFromOneToAnother() throws Exception {
+        Path shared = folder.resolve("team").toAbsolutePath().normalize();
+        Path other = folder.resolve("archive").toAbsolutePath().normalize();
+        lane.memories().share(shared, 0);
+        lane.memories().take(tmx("Pier", "Anleger", "Deck", "Deck"), Optional.empty(), Progress.NONE);
+        Path own = lane.memories().entries().stream()
+                .filter(each -> each.name().equals("imported"))
+                .findFirst()
+                .orElseThrow()
+                .folder();
+
+        assertThat(lane.memories().merge(own, shared, Progress.NONE)).isEqualTo(2);
+        assertThat(lane.memories().merge(own, shared, Progress.NONE)).isZero();
+
+        MemoryUnit pier = new ReferenceSearch(lane)
+                .find(MemoryQuery.ofWords("pier", false), Optional.empty(), "", 5, Progress.NONE)
+                .get(0)
+                .unit();
+        List<LaneMemories.Edited> moved = lane.memories().move(own, List.of(pier), other);
+        assertThat(in(other)).containsExactly("Pier = Anleger");
+        assertThat(lane.memories().unitsOf("m.tmx")).isEqualTo(1);
+        for (LaneMemories.Edited each : moved) {
+            lane.memories().undo(each);
+        }
+        assertThat(in(other)).isEmpty();
+        assertThat(lane.memories().unitsOf("m.tmx")).isEqualTo(2);
+    }
+
+    private static Source tmx(String... texts) {
+        StringBuilder units = new StringBuilder("<tmx version=\"1.4\"><header srclang=\"en-GB\"/><body>");
+        for (int i = 0; i < texts.length; i += 2) {
+            units.append("<tu><tuv xml:lang=\"en-GB\"><seg>")
+                    .append(texts[i])
+                    .append("</seg></tuv><tuv xml:lang=\"de-DE\"><seg>")
+                    .append(texts[i + 1])
+                    .append("</seg></tuv></tu>");
+        }
+        return Source.of("m.tmx", (units + "</body></tmx>").getBytes(StandardCharsets.UTF_8));
+    }
+
+    @Test
+    void whatANewFileBeginsWithIsASettingOfTheLane() throws Exception {
+        put(0, "Hunde reisen frei.", State.REVIEWED);
+        lane.memories().settle();
+        LaneWriter.await(lane.settings().set(LaneDetail.NEW_TARGETS, NewTargets.MEMORY.word()));
+        Track filled = take("b.properties", "a=Dogs travel free.\nb=New.\n");
+        NewTargets.fill(lane, filled, Progress.NONE);
+        assertThat(filled.now().target(0).plainText()).isEqualTo("Hunde reisen frei.");
+        assertThat(filled.now().value(0).origin()).isEqualTo(Origin.memory(100, "a.properties"));
+        assertThat(filled.now().target(1).isEmpty()).isTrue();
+
+        LaneWriter.await(lane.settings().set(LaneDetail.NEW_TARGETS, NewTargets.SOURCE.word()));
+        Track copied = take("c.properties", "a=Dogs travel free.\n");
+        NewTargets.fill(lane, copied, Progress.NONE);
+        assertThat(copied.now().target(0).plainText()).isEqualTo("Dogs travel free.");
+        assertThat(copied.now().state(0)).isEqualTo(State.INITIAL);
     }
 
     @Test

@@ -55,7 +55,7 @@ class LaneTermsTest {
 
     @Test
     void aTermGetsOtherWordingsInOneLanguageOnly() throws IOException {
-        terms.change(german().get(1), List.of("Deck", "Fahrgastdeck"), List.of(), "de-DE");
+        terms.change(german().get(1), new Term("deck", List.of("Deck", "Fahrgastdeck"), List.of()), "de-DE");
 
         assertThat(german().get(1).term()).isEqualTo(new Term("deck", List.of("Deck", "Fahrgastdeck"), List.of()));
         assertThat(terms.all("en-GB", "fr-FR"))
@@ -65,11 +65,11 @@ class LaneTermsTest {
 
     @Test
     void aTermWithoutWordingsIsTakenOut() throws IOException {
-        terms.change(german().get(1), List.of(), List.of(), "de-DE");
+        terms.change(german().get(1), new Term("deck", List.of(), List.of()), "de-DE");
 
         assertThat(german()).extracting(listed -> listed.term().source()).containsExactly("pier");
         assertThat(terms.all("en-GB", "fr-FR")).hasSize(1);
-        terms.change(terms.all("en-GB", "fr-FR").get(0), List.of(), List.of(), "fr-FR");
+        terms.change(terms.all("en-GB", "fr-FR").get(0), new Term("x", List.of(), List.of()), "fr-FR");
         assertThat(german()).extracting(LaneTerms.Listed::own).containsExactly(false);
         assertThat(lane.references().checks()).isNotNull();
     }

@@ -252,8 +252,9 @@ class TranslationMemoryTest {
                 .document();
         try (TranslationMemory memory = memoryOf(known)) {
             WordAnalysis analysis = new WordAnalysis(MemoryUse.of(List.of(memory)));
-            var one = analysis.next(first, Progress.NONE);
-            var two = analysis.next(second, Progress.NONE);
+            WordAnalysis.FileWords words = analysis.next(first, Progress.NONE);
+            var one = words.amounts();
+            var two = analysis.next(second, Progress.NONE).amounts();
 
             assertThat(one.get(WordAnalysis.Band.EXACT).words()).isEqualTo(3);
             assertThat(one.get(WordAnalysis.Band.REPETITION).segments()).isEqualTo(1);
@@ -268,6 +269,8 @@ class TranslationMemoryTest {
                             .mapToInt(WordAnalysis.Amount::segments)
                             .sum())
                     .isEqualTo(first.segments().size());
+            one.forEach((band, amount) ->
+                    assertThat(words.bands().stream().filter(band::equals)).hasSize(amount.segments()));
         }
     }
 

@@ -43,7 +43,7 @@ class TermListTest {
     @ValueSource(
             strings = {
                 "en,de,forbidden\nferry,Fähre,Boot\npier,Anleger|Steg,\n",
-                "id;note;de;en;Do not use\n1;x;Fähre;ferry;Boot\n2;;Anleger;pier;\n3;;Steg;pier;\n",
+                "id;note;de;en;Do not use\n1;;Fähre;ferry;Boot\n2;;Anleger;pier;\n3;;Steg;pier;\n",
                 "source\ttarget\tstatus\nferry\tFähre\tpreferred\nferry\tBoot\tforbidden\npier\tAnleger; Steg\t\n",
                 "<martif><text><body><termEntry><langSet xml:lang='en'><tig><term>ferry</term></tig></langSet>"
                         + "<langSet xml:lang='de'><tig><term>Fähre</term></tig><ntig><termGrp><term>Boot</term>"
@@ -82,6 +82,23 @@ class TermListTest {
     }
 
     @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "en,de,Definition\npier,Anleger,Where boats land.\n",
+                "Source term;Target term;Note\npier;Anleger;Where boats land.\n",
+                "<martif><text><body><termEntry><descripGrp><descrip type='definition'>Where boats\n land.</descrip></descripGrp>"
+                        + "<langSet xml:lang='en'><tig><term>pier</term></tig></langSet>"
+                        + "<langSet xml:lang='de'><tig><term>Anleger</term></tig></langSet></termEntry></body></text></martif>",
+                "<tbx><text><body><conceptEntry><note>Where boats land.</note>"
+                        + "<langSec xml:lang='en'><termSec><term>pier</term></termSec></langSec>"
+                        + "<langSec xml:lang='de'><termSec><term>Anleger</term></termSec></langSec></conceptEntry></body></text></tbx>"
+            })
+    void whatATermMeansIsReadAsWell(String text) throws IOException {
+        assertThat(terms("terms", text.getBytes(StandardCharsets.UTF_8)))
+                .containsExactly(new Term("pier", List.of("Anleger"), List.of(), "Where boats land."));
+    }
+
+    @ParameterizedTest
     @ValueSource(strings = {"", "one word", "<martif><text>", "<martif/>", "PK\u0003\u0004 broken"})
     void whatIsNoTermListIsRefused(String text) {
         assertThatThrownBy(() -> terms("terms", text.getBytes(StandardCharsets.UTF_8)))
@@ -92,6 +109,8 @@ class TermListTest {
     @CsvSource(delimiter = '|', nullValues = "-", textBlock = """
             en | ferry       | Two ferries leave           | ferries
             en | ferry pier  | At the Ferry Piers today    | Ferry Piers
+            en | dog         | All dogs travel free        | dogs
+            en | new         | News of the day             | -
             en | deck        | On the decks                | decks
             en | deck        | The deckhand is new         | -
             en | cabin       | A cabinet stands there      | -

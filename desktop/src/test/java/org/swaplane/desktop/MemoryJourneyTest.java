@@ -17,7 +17,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.document.State;
-import org.swaplane.lane.LaneMemories;
+import org.swaplane.lane.ReferenceHit;
 import org.swaplane.memory.MemoryQuery;
 
 /** What was translated before is found, taken and filled in, and what is reviewed is remembered. */
@@ -109,7 +109,7 @@ class MemoryJourneyTest extends LaneWindow {
             session.viewProperty().set(ViewId.REFERENCES);
             lookup("#find-words").queryAs(TextField.class).setText("ferry first");
         });
-        ListView<LaneMemories.Hit> found = lookup("#found-units").queryListView();
+        ListView<ReferenceHit> found = lookup("#found-units").queryListView();
         waitUntil(() -> {
             interact(() -> lookup("#find").queryButton().fire());
             settle();
@@ -127,7 +127,7 @@ class MemoryJourneyTest extends LaneWindow {
     @Test
     void unitsOfAMemoryAreChangedAndThatIsUndone() throws Exception {
         addMemory();
-        ListView<LaneMemories.Hit> found = lookup("#found-units").queryListView();
+        ListView<ReferenceHit> found = lookup("#found-units").queryListView();
         interact(() -> {
             lookup("#find-more").queryAs(ToggleButton.class).setSelected(true);
             lookup("#find-words").queryAs(TextField.class).setText("Anleger");
@@ -174,8 +174,8 @@ class MemoryJourneyTest extends LaneWindow {
 
         press("add-pairs");
         waitUntil(() -> pairs.getItems().isEmpty() && idle());
-        List<LaneMemories.Hit> known = new CopyOnWriteArrayList<>();
-        interact(() -> session.memories().find(MemoryQuery.ofWords("open deck", false), known::addAll));
+        List<ReferenceHit> known = new CopyOnWriteArrayList<>();
+        interact(() -> session.library().find(MemoryQuery.ofWords("open deck", false), "", known::addAll));
         waitUntil(() -> !known.isEmpty());
         assertThat(known.get(0).unit().targetWritten()).isEqualTo("Das Deck ist offen.");
     }

@@ -17,7 +17,7 @@ import org.swaplane.intake.Arrival;
 /** How one of the files that wait is read, and as what. */
 final class DocumentChoices extends VBox {
     private static final Map<String, Arrival.Role> KEPT =
-            Map.of("terms", Arrival.Role.TERMS, "reference", Arrival.Role.REFERENCE);
+            Map.of("terms", Arrival.Role.TERMS, "reference", Arrival.Role.REFERENCE, "memory", Arrival.Role.MEMORY);
 
     private final LaneSession session;
     private final ToggleButton more = new ToggleButton(Strings.text("document.more"));

@@ -13,6 +13,7 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.DatePicker;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -26,11 +27,13 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
+import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.LanguageField;
 import org.swaplane.desktop.text.LanguagesField;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.LaneDetail;
+import org.swaplane.lane.NewTargets;
 import org.swaplane.release.Gate;
 
 /** What holds for this lane, one line each: what it is, whether that is the default, and the way back to it. */
@@ -84,6 +87,7 @@ public final class LaneSettingsView implements View {
                                 text(LaneDetail.INITIALS),
                                 text(LaneDetail.IDLE_LIMIT_SECONDS),
                                 text(LaneDetail.WORD_WEIGHTS),
+                                newTargets(),
                                 choice(LaneDetail.REVIEWED_WITH_ERRORS)),
                         Controls.heading("lane.section.elsewhere"),
                         Controls.row(go("lane.go.checks", ViewId.CHECKS), go("lane.go.dry-run", ViewId.DRY_RUN)));
@@ -172,6 +176,22 @@ public final class LaneSettingsView implements View {
             String value = model.value(detail);
             picker.setValue(value.isEmpty() ? null : LocalDate.parse(value));
         });
+    }
+
+    private Node[] newTargets() {
+        ComboBox<NewTargets> choice = Choice.of(
+                id(LaneDetail.NEW_TARGETS),
+                List.of(NewTargets.values()),
+                each -> Strings.text("lane.new-targets." + each.word()));
+        choice.setOnAction(
+                event -> keep(LaneDetail.NEW_TARGETS, choice.getValue().word()));
+        return line(
+                LaneDetail.NEW_TARGETS,
+                choice,
+                () -> choice.setValue(Stream.of(NewTargets.values())
+                        .filter(each -> each.word().equals(model.value(LaneDetail.NEW_TARGETS)))
+                        .findFirst()
+                        .orElse(NewTargets.EMPTY)));
     }
 
     private Node[] choice(LaneDetail detail) {

@@ -5,13 +5,18 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.ToIntFunction;
 import java.util.stream.Stream;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TableCell;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TablePosition;
 import javafx.scene.control.TableView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
@@ -21,19 +26,20 @@ import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.WordsColumn;
 import org.swaplane.memory.WordAnalysis;
 
-/** Words by band: a row for each file, and one for all. */
+/** Words by band: a row for each file, and one for all; a number leads to its segments. */
 final class AnalysisPane extends VBox {
     private static final double NAME = 140;
     private static final double BAND = 66;
     private static final double WIDE = 86;
-    private static final double HEIGHT = 150;
+    private static final double BAR = 136;
 
     private final LaneSession session;
     private final TableView<Row> table = new TableView<>();
     private final Label hint = Controls.quiet(Strings.text("analysis.none"));
     private final Button report;
 
-    private record Row(String name, Map<WordAnalysis.Band, WordAnalysis.Amount> amounts) {
+    /** {@code file} is null in the row of all files. */
+    private record Row(String name, Map<WordAnalysis.Band, WordAnalysis.Amount> amounts, Memories.Analyzed file) {
         int words(WordAnalysis.Band band) {
             return amounts.getOrDefault(band, WordAnalysis.Amount.NOTHING).words();
         }
@@ -52,14 +58,28 @@ final class AnalysisPane extends VBox {
         table.setId("analysis");
         table.setAccessibleText(Strings.text("analysis.title"));
         table.getColumns().add(new WordsColumn<>("analysis.file", NAME, Row::name));
+        table.getColumns().add(bars());
         for (WordAnalysis.Band band : WordAnalysis.Band.values()) {
             WordsColumn<Row> column = column(row -> row.words(band));
             if (band == WordAnalysis.Band.REPETITION) {
                 column.setPrefWidth(WIDE);
             }
-            column.setText(Strings.text("analysis.band." + band.word().toLowerCase(Locale.ROOT)));
+            column.setText(BandBar.name(band));
+            column.setUserData(band);
             table.getColumns().add(column);
         }
+        table.getSelectionModel().setCellSelectionEnabled(true);
+        table.setOnMouseClicked(event -> {
+            if (event.getClickCount() == 2) {
+                showSegments();
+            }
+        });
+        table.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ENTER) {
+                showSegments();
+                event.consume();
+            }
+        });
         table.getColumns().add(column(Row::all));
         table.getColumns()
                 .add(new WordsColumn<>(
@@ -68,8 +88,7 @@ final class AnalysisPane extends VBox {
                         row -> number(
                                 weighted(row).setScale(0, RoundingMode.HALF_UP).intValueExact()),
                         Comparator.comparing(this::weighted)));
-        table.setPrefHeight(HEIGHT);
-        table.setMinHeight(HEIGHT);
+        VBox.setVgrow(table, Priority.ALWAYS);
         report = Controls.button(
                 "analysis-report", "analysis.report", () -> picker.chooseTarget(Strings.text("analysis.report-name"))
                         .ifPresent(session.memories()::report));
@@ -84,6 +103,33 @@ final class AnalysisPane extends VBox {
                         table);
         session.memories().analysisProperty().addListener((property, before, now) -> show(now));
         show(null);
+    }
+
+    private static TableColumn<Row, Row> bars() {
+        TableColumn<Row, Row> column = new TableColumn<>(Strings.text("analysis.bar"));
+        column.setPrefWidth(BAR);
+        column.setSortable(false);
+        column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
+        column.setCellFactory(any -> new TableCell<>() {
+            @Override
+            protected void updateItem(Row row, boolean empty) {
+                super.updateItem(row, empty);
+                setGraphic(empty || row == null ? null : new BandBar(row.amounts()));
+            }
+        });
+        return column;
+    }
+
+    /** Those that the number in hand was counted from. */
+    @SuppressWarnings("rawtypes")
+    private void showSegments() {
+        for (TablePosition<?, ?> each :
+                List.copyOf((List<TablePosition>) table.getSelectionModel().getSelectedCells())) {
+            Row row = table.getItems().get(each.getRow());
+            if (row.file() != null && each.getTableColumn().getUserData() instanceof WordAnalysis.Band band) {
+                session.memories().show(row.file(), band, BandBar.name(band));
+            }
+        }
     }
 
     private static WordsColumn<Row> column(ToIntFunction<Row> words) {
@@ -119,11 +165,12 @@ final class AnalysisPane extends VBox {
     private void show(Memories.Analysis analysis) {
         report.setDisable(analysis == null);
         Controls.showIf(table, analysis != null);
-        Controls.showIf(hint, analysis == null);
+        hint.setText(Strings.text(analysis == null ? "analysis.none" : "analysis.leads"));
         List<Row> rows = new ArrayList<>();
         if (analysis != null) {
-            analysis.files().forEach((name, amounts) -> rows.add(new Row(name, amounts)));
-            rows.add(new Row(Strings.text("analysis.total"), analysis.total()));
+            analysis.files()
+                    .forEach(file -> rows.add(new Row(file.name(), file.words().amounts(), file)));
+            rows.add(new Row(Strings.text("analysis.total"), analysis.total(), null));
         }
         table.getItems().setAll(rows);
     }

@@ -55,6 +55,10 @@ final class FillForm extends VBox {
         showPlan(null);
     }
 
+    void begin() {
+        over.requestFocus();
+    }
+
     void preview() {
         if (session.hasSegments()) {
             session.memories().plan(new MemoryFill.Choices(least.getValue(), over.getValue(), lock.isSelected()));

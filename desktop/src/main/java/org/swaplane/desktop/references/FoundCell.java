@@ -15,14 +15,16 @@ import org.swaplane.content.Content;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.text.ContentFlow;
 import org.swaplane.desktop.text.Controls;
+import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Directions;
-import org.swaplane.lane.LaneMemories;
+import org.swaplane.lane.ReferenceFiles;
+import org.swaplane.lane.ReferenceHit;
 import org.swaplane.memory.MemoryUnit;
 import org.swaplane.memory.Provenance;
 
 /** A unit that was found: source, target, and where it comes from. */
-final class FoundCell extends ListCell<LaneMemories.Hit> {
+final class FoundCell extends ListCell<ReferenceHit> {
     private static final double GAP = 12;
     /** Length of a day, ISO 8601. */
     private static final int DAY = 10;
@@ -36,7 +38,7 @@ final class FoundCell extends ListCell<LaneMemories.Hit> {
     private final Label from = Controls.quiet("");
     private final WordHits hits;
 
-    FoundCell(ListView<LaneMemories.Hit> list, WordHits hits) {
+    FoundCell(ListView<ReferenceHit> list, WordHits hits) {
         this.hits = hits;
         row.setHgap(GAP);
         ColumnConstraints text = new ColumnConstraints();
@@ -50,25 +52,31 @@ final class FoundCell extends ListCell<LaneMemories.Hit> {
     }
 
     @Override
-    protected void updateItem(LaneMemories.Hit hit, boolean empty) {
+    protected void updateItem(ReferenceHit hit, boolean empty) {
         super.updateItem(hit, empty);
         setGraphic(empty || hit == null ? null : row);
         if (!empty && hit != null) {
             MemoryUnit unit = hit.unit();
             show(source, unit.sourceLanguage(), unit.source(), unit);
             show(target, unit.targetLanguage(), unit.target(), unit);
-            from.setText(from(unit));
+            from.setText(from(hit));
             from.setMinHeight(Region.USE_PREF_SIZE);
         }
     }
 
     /** Where it is from, who changed it last and on which day. */
-    private static String from(MemoryUnit unit) {
+    private static String from(ReferenceHit hit) {
+        MemoryUnit unit = hit.unit();
         Provenance known = unit.provenance();
         String who = known.changedBy().isEmpty() ? known.createdBy() : known.changedBy();
         String at = known.changed().isEmpty() ? known.created() : known.changed();
         String day = at.length() < DAY ? at : at.substring(0, DAY);
-        return Stream.of(unit.origin(), who, day)
+        String kind = hit.kind() == ReferenceHit.Kind.TERM ? Strings.text("references.term") : "";
+        String role = hit.kind() == ReferenceHit.Kind.TERM || hit.role() == ReferenceFiles.Role.OTHER
+                ? ""
+                : ReferenceList.word(hit.role());
+        String count = hit.count() > 1 ? Strings.text("references.count", hit.count()) : "";
+        return Stream.of(kind, role, unit.origin(), who, day, count)
                 .filter(each -> !each.isEmpty())
                 .collect(Collectors.joining("\n"));
     }

@@ -1,10 +1,10 @@
 package org.swaplane.desktop.references;
 
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -16,7 +16,7 @@ import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.lane.LaneMemories;
 
-/** The memories that the lane looks things up in, with how much is in them; files come in here and go out. */
+/** The memories that the lane looks things up in, with how much is in them; they are shared, merged and written as files. */
 final class MemoryList extends VBox {
     private static final double HEIGHT = 80;
     private static final List<Integer> PENALTIES = List.of(0, 1, 2, 3, 5, 10);
@@ -28,6 +28,8 @@ final class MemoryList extends VBox {
             Choice.of("memory-penalty", PENALTIES, points -> Strings.text("memories.penalty", points));
     private final Button export;
     private final Button prefer;
+    private final Button merge;
+    private final CheckBox grows = new CheckBox(Strings.text("memories.grows"));
     private final Button remove;
 
     MemoryList(LaneSession session, FilePicker picker) {
@@ -43,17 +45,21 @@ final class MemoryList extends VBox {
         list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showCommands());
         prefer = Controls.button("memory-prefer", "memories.prefer", this::prefer);
         export = Controls.button("memory-export", "memories.export", this::export);
+        merge = Controls.button("memory-merge", "memories.merge", this::merge);
+        grows.setId("memory-grows");
+        grows.setOnAction(event -> setGrows());
         remove = Controls.button("memory-remove", "memories.remove", this::remove);
         getChildren()
                 .addAll(
                         Controls.heading("memories.title"),
                         list,
                         Controls.wrapped(
-                                Controls.button("memory-import", "memories.import", this::add),
                                 Controls.button("memory-share", "memories.share", this::share),
                                 penalty,
                                 export,
+                                merge,
                                 prefer,
+                                grows,
                                 remove));
         showCommands();
     }
@@ -61,6 +67,9 @@ final class MemoryList extends VBox {
     private void showCommands() {
         LaneMemories.Entry chosen = list.getSelectionModel().getSelectedItem();
         export.setDisable(chosen == null);
+        merge.setDisable(chosen == null || session.lane().isReadOnly());
+        grows.setDisable(chosen == null || !chosen.shared() || session.lane().isReadOnly());
+        grows.setSelected(chosen != null && chosen.grows());
         remove.setDisable(chosen == null || !chosen.shared());
         int at = list.getSelectionModel().getSelectedIndex();
         prefer.setDisable(
@@ -70,16 +79,11 @@ final class MemoryList extends VBox {
     void refresh() {
         session.memories().entries(entries -> {
             if (!list.getItems().equals(entries)) {
+                int at = list.getSelectionModel().getSelectedIndex();
                 list.getItems().setAll(entries);
+                list.getSelectionModel().select(at < entries.size() ? at : -1);
             }
         });
-    }
-
-    void add() {
-        List<Path> files = picker.chooseFiles();
-        if (!files.isEmpty()) {
-            session.memories().add(files, this::refresh);
-        }
     }
 
     private void share() {
@@ -94,6 +98,18 @@ final class MemoryList extends VBox {
     private void remove() {
         Optional.ofNullable(list.getSelectionModel().getSelectedItem())
                 .ifPresent(entry -> session.memories().unshare(entry.folder(), this::refresh));
+    }
+
+    private void merge() {
+        LaneMemories.Entry chosen = list.getSelectionModel().getSelectedItem();
+        if (chosen != null) {
+            picker.chooseFolder().ifPresent(folder -> session.memories().merge(chosen.folder(), folder, this::refresh));
+        }
+    }
+
+    private void setGrows() {
+        Optional.ofNullable(list.getSelectionModel().getSelectedItem())
+                .ifPresent(entry -> session.memories().setGrows(entry.folder(), grows.isSelected(), this::refresh));
     }
 
     private void export() {
@@ -117,8 +133,10 @@ final class MemoryList extends VBox {
                     .map(pair -> pair.replace(">", " → "))
                     .collect(Collectors.joining(", "));
             String points = entry.penalty() == 0 ? "" : " · " + Strings.text("match.penalty.memory", entry.penalty());
+            String grows = entry.shared() && entry.grows() ? " · " + Strings.text("memories.growing") : "";
             return Strings.text("memories.entry", name, entry.units())
                     + points
+                    + grows
                     + (languages.isEmpty() ? "" : " · " + languages);
         }
     }

@@ -12,8 +12,9 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.session.Memories;
+import org.swaplane.desktop.session.ReferenceLibrary;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.CommandMenu;
 import org.swaplane.desktop.shell.Commands;
@@ -22,10 +23,10 @@ import org.swaplane.desktop.shell.ViewContext;
 import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.lane.LaneMemories;
+import org.swaplane.lane.ReferenceHit;
 import org.swaplane.memory.MemoryQuery;
 
-/** What is known: search in all memories, the memories themselves, filling from them, words by band. */
+/** What is known: search in all memories, the memories themselves, terms, alignment, and what is prepared from them. */
 public final class ReferencesView implements View {
     public static final ViewDescriptor DESCRIPTOR =
             new ViewDescriptor(ViewId.REFERENCES, session -> 0, ReferencesView::new);
@@ -42,27 +43,33 @@ public final class ReferencesView implements View {
     private final ToggleButton alignmentShown;
     private final Label count = Controls.quiet("");
     private final WordHits hits = new WordHits();
-    private final ListView<LaneMemories.Hit> found = new ListView<>();
+    private final ListView<ReferenceHit> found = new ListView<>();
     private final MemoryList memories;
-    private final FillForm fill;
-    private final DraftForm drafts;
-    private final AnalysisPane analysis;
+    private final ReferenceList files;
+    private final PreparationPage preparation;
+    private final ToggleButton preparationShown;
     private final CommandMenu menu = new CommandMenu();
     private final VBox node;
+    private final FileOpener opener;
+    private String file = "";
 
     private ReferencesView(ViewContext context) {
         this.session = context.session();
+        this.opener = context.opener();
         memories = new MemoryList(session, context.picker());
-        fill = new FillForm(session);
-        drafts = new DraftForm(session);
-        analysis = new AnalysisPane(session, context.picker());
+        files = new ReferenceList(session, context.picker(), this::findAgain, this::narrow);
         search = new SearchForm(this::find);
         found.setId("found-units");
         found.setAccessibleText(Strings.text("references.found-list"));
         found.setPlaceholder(Controls.quiet(Strings.text("references.hint")));
         found.setCellFactory(list -> new FoundCell(found, hits));
         found.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
-        editor = new UnitEditor(session, found, this::findAgain);
+        found.setOnMouseClicked(event -> {
+            if (event.getClickCount() == 2) {
+                showPlace();
+            }
+        });
+        editor = new UnitEditor(session, context.picker(), found, this::findAgain);
         VBox.setVgrow(found, Priority.ALWAYS);
         terms = new TermsPage(session, context.picker());
         ToggleGroup pages = new ToggleGroup();
@@ -70,10 +77,18 @@ public final class ReferencesView implements View {
         termsShown = page("show-terms", "references.terms", pages);
         alignment = new AlignmentPage(session, context.picker());
         alignmentShown = page("show-alignment", "references.alignment", pages);
+        preparation = new PreparationPage(session, context.picker());
+        preparationShown = page("show-preparation", "references.preparation", pages);
         VBox translations = Controls.column(search, count, found, editor);
-        for (VBox each : List.of(translations, terms, alignment)) {
+        for (VBox each : List.of(translations, terms, alignment, preparation)) {
             VBox.setVgrow(each, Priority.ALWAYS);
         }
+        ScrollPane right = new ScrollPane(Controls.column(files, memories));
+        right.setFitToWidth(true);
+        right.setFocusTraversable(false);
+        right.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        right.setPrefWidth(SIDE);
+        right.setMinWidth(SIDE);
         pages.selectedToggleProperty().addListener((property, before, now) -> {
             if (now == null) {
                 before.setSelected(true);
@@ -81,23 +96,23 @@ public final class ReferencesView implements View {
             Controls.showIf(translations, translationsShown.isSelected());
             Controls.showIf(terms, termsShown.isSelected());
             Controls.showIf(alignment, alignmentShown.isSelected());
+            Controls.showIf(preparation, preparationShown.isSelected());
+            Controls.showIf(right, !preparationShown.isSelected());
+            refresh();
             focus();
         });
         translationsShown.setSelected(true);
         VBox left = Controls.column(
-                Controls.row(translationsShown, termsShown, alignmentShown), translations, terms, alignment);
+                Controls.row(translationsShown, termsShown, alignmentShown, preparationShown),
+                translations,
+                terms,
+                alignment,
+                preparation);
         HBox.setHgrow(left, Priority.ALWAYS);
-        ScrollPane right = new ScrollPane(Controls.column(memories, fill, drafts));
-        right.setFitToWidth(true);
-        right.setFocusTraversable(false);
-        right.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        right.setPrefWidth(SIDE);
-        right.setMinWidth(SIDE);
         HBox body = Controls.styled(new HBox(left, right), "dry-run-split");
         VBox.setVgrow(body, Priority.ALWAYS);
         node = Controls.styled(
-                new VBox(Controls.row(Controls.title("view.references"), Controls.spacer(), menu), body, analysis),
-                "view");
+                new VBox(Controls.row(Controls.title("view.references"), Controls.spacer(), menu), body), "view");
         Controls.showIf(count, false);
         session.soughtProperty().addListener((property, before, now) -> seek(now));
     }
@@ -119,14 +134,14 @@ public final class ReferencesView implements View {
 
     private void find(MemoryQuery query) {
         hits.search(query);
-        session.memories().find(query, units -> {
+        session.library().find(query, file, units -> {
             found.setPlaceholder(Controls.quiet(
                     query.text().isBlank()
                             ? Strings.text("references.none-such")
                             : Strings.text("references.nothing", query.text().strip())));
             found.getItems().setAll(units);
             count.setText(
-                    units.size() < Memories.MOST_FOUND
+                    units.size() < ReferenceLibrary.MOST_FOUND
                             ? Strings.text("references.found", units.size())
                             : Strings.text("references.found-first", units.size()));
             Controls.showIf(count, !units.isEmpty());
@@ -134,8 +149,22 @@ public final class ReferencesView implements View {
         });
     }
 
+    /** Searches one file only, or all again. */
+    private void narrow(String name) {
+        file = name;
+        search.find();
+    }
+
+    private void showPlace() {
+        ReferenceHit hit = found.getSelectionModel().getSelectedItem();
+        if (hit != null) {
+            session.library().show(hit, opener);
+        }
+    }
+
     private void findAgain() {
         search.find();
+        files.refresh();
         memories.refresh();
         editor.show();
     }
@@ -148,9 +177,17 @@ public final class ReferencesView implements View {
         commands.add("show-terms", "Alt+T", here, () -> termsShown.setSelected(true));
         commands.add("show-alignment", "Alt+L", here, () -> alignmentShown.setSelected(true));
         commands.add("show-translations", "Alt+R", here, () -> translationsShown.setSelected(true));
-        commands.add("import-memory", "Alt+O", here, memories::add);
-        commands.add("preview-fill", "Alt+P", withSegments, fill::preview);
-        commands.add("analyze-language", "Alt+A", withSegments, analysis::language);
+        commands.add("import-memory", "Alt+O", here, files::add);
+        commands.add("show-place", "Alt+G", here, this::showPlace);
+        commands.add("show-preparation", "Alt+E", here, () -> preparationShown.setSelected(true));
+        commands.add("preview-fill", "Alt+P", withSegments, () -> {
+            preparationShown.setSelected(true);
+            preparation.previewFill();
+        });
+        commands.add("analyze-language", "Alt+A", withSegments, () -> {
+            preparationShown.setSelected(true);
+            preparation.analyze();
+        });
         alignment.addCommands(commands, () -> here.getAsBoolean() && alignmentShown.isSelected());
         menu.offer(commands.of(ViewId.REFERENCES.name()));
     }
@@ -167,6 +204,8 @@ public final class ReferencesView implements View {
             terms.requestFocus();
         } else if (alignmentShown.isSelected()) {
             alignment.requestFocus();
+        } else if (preparationShown.isSelected()) {
+            preparation.requestFocus();
         } else {
             search.begin();
         }
@@ -174,9 +213,11 @@ public final class ReferencesView implements View {
 
     @Override
     public void refresh() {
+        files.refresh();
         memories.refresh();
-        fill.refresh();
-        drafts.refresh();
+        if (preparationShown.isSelected()) {
+            preparation.refresh();
+        }
         if (termsShown.isSelected()) {
             terms.refresh();
         }

@@ -37,6 +37,7 @@ final class TermsPage extends VBox {
     private final Label about = Controls.quiet("");
     private final TextField targets = new TextField();
     private final TextField forbidden = new TextField();
+    private final TextField explanation = new TextField();
     private final Button save = Controls.button("save-listed-term", "terms.keep", this::save);
     private final Button remove = Controls.button("remove-term", "terms.remove", this::remove);
     private final Button export = Controls.button("export-terms", "terms.export", this::export);
@@ -64,8 +65,12 @@ final class TermsPage extends VBox {
                     : listed.own() ? Strings.text("terms.own") : listed.list();
         }
 
+        String explanation() {
+            return listed == null ? "" : listed.term().explanation();
+        }
+
         private boolean has(String words) {
-            return Stream.of(source, preferred(), forbidden())
+            return Stream.of(source, preferred(), forbidden(), explanation())
                     .anyMatch(text -> text.toLowerCase(Locale.ROOT).contains(words));
         }
     }
@@ -78,6 +83,7 @@ final class TermsPage extends VBox {
         field(filter, "filter-terms", "terms.filter");
         field(targets, "term-targets", "terms.preferred");
         field(forbidden, "term-not", "terms.forbidden-words");
+        field(explanation, "term-explained", "terms.explanation");
         HBox.setHgrow(filter, Priority.ALWAYS);
         HBox.setHgrow(targets, Priority.ALWAYS);
         HBox.setHgrow(forbidden, Priority.ALWAYS);
@@ -93,12 +99,14 @@ final class TermsPage extends VBox {
                         new WordsColumn<>("terms.column.source", 170, Row::source),
                         new WordsColumn<>("terms.column.target", 170, Row::preferred),
                         new WordsColumn<>("terms.column.forbidden", 130, Row::forbidden),
+                        new WordsColumn<>("terms.explanation", 150, Row::explanation),
                         new WordsColumn<>("terms.column.list", 120, Row::origin)));
         table.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> show(now));
         VBox.setVgrow(table, Priority.ALWAYS);
         targets.setOnAction(event -> save());
         VBox form = Controls.styled(
-                new VBox(about, Controls.row(targets, forbidden), Controls.row(save, remove)), "column-tight");
+                new VBox(about, Controls.row(targets, forbidden), explanation, Controls.row(save, remove)),
+                "column-tight");
         form.getStyleClass().add("card");
         getChildren().addAll(Controls.row(filter, what, export), table, form);
         show(null);
@@ -159,6 +167,8 @@ final class TermsPage extends VBox {
                         : editable ? row.source() : Strings.text("terms.of-client", row.source(), row.origin()));
         targets.setText(row == null ? "" : row.preferred());
         forbidden.setText(row == null ? "" : row.forbidden());
+        explanation.setText(row == null ? "" : row.explanation());
+        explanation.setDisable(!editable);
         targets.setDisable(!editable);
         forbidden.setDisable(!editable);
         save.setDisable(!editable);
@@ -178,14 +188,15 @@ final class TermsPage extends VBox {
         List<String> preferred = wordings(targets);
         List<String> not = wordings(forbidden);
         if (row != null && !save.isDisabled() && !(preferred.isEmpty() && not.isEmpty())) {
-            session.vocabulary().keep(row.source(), row.listed(), preferred, not, this::refresh);
+            String said = explanation.getText().strip();
+            session.vocabulary().keep(row.listed(), new Term(row.source(), preferred, not, said), this::refresh);
         }
     }
 
     private void remove() {
         Row row = table.getSelectionModel().getSelectedItem();
         if (row != null && row.listed() != null) {
-            session.vocabulary().keep(row.source(), row.listed(), List.of(), List.of(), this::refresh);
+            session.vocabulary().keep(row.listed(), new Term(row.source(), List.of(), List.of()), this::refresh);
         }
     }
 

@@ -10,17 +10,18 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.lane.LaneMemories;
+import org.swaplane.lane.ReferenceHit;
 
 /** What is done with units that were found: one gets another target, text is replaced in all that are selected, they are taken out; the last of it is undone. */
 final class UnitEditor extends VBox {
     private static final int LINES = 2;
 
     private final LaneSession session;
-    private final ListView<LaneMemories.Hit> found;
+    private final ListView<ReferenceHit> found;
     private final TextArea target = new TextArea();
     private final TextField what = new TextField();
     private final TextField by = new TextField();
@@ -28,11 +29,12 @@ final class UnitEditor extends VBox {
     private final Button save;
     private final Button replace;
     private final Button remove;
+    private final Button move;
     private final Button undo;
     private final Runnable changed;
 
     /** {@code changed} is told when the units are not what they were. */
-    UnitEditor(LaneSession session, ListView<LaneMemories.Hit> found, Runnable changed) {
+    UnitEditor(LaneSession session, FilePicker picker, ListView<ReferenceHit> found, Runnable changed) {
         this.session = session;
         this.found = found;
         this.changed = changed;
@@ -48,11 +50,13 @@ final class UnitEditor extends VBox {
         save = Controls.button("save-unit", "units.save", this::save);
         replace = Controls.button("replace-units", "units.replace", this::replace);
         remove = Controls.button("remove-units", "units.remove", this::remove);
+        move = Controls.button("move-units", "units.move", () -> picker.chooseFolder()
+                .ifPresent(folder -> session.memories().move(selected(), folder, changed)));
         undo = Controls.button(
                 "undo-units", "units.undo", () -> session.memories().undoEdit(changed));
-        getChildren().addAll(about, Controls.row(target, save), Controls.wrapped(what, by, replace, remove, undo));
-        found.getSelectionModel().getSelectedItems().addListener((ListChangeListener<LaneMemories.Hit>)
-                change -> show());
+        getChildren()
+                .addAll(about, Controls.row(target, save), Controls.wrapped(what, by, replace, remove, move, undo));
+        found.getSelectionModel().getSelectedItems().addListener((ListChangeListener<ReferenceHit>) change -> show());
         show();
     }
 
@@ -63,13 +67,13 @@ final class UnitEditor extends VBox {
         field.setAccessibleText(Strings.text(key));
     }
 
-    private List<LaneMemories.Hit> selected() {
+    private List<ReferenceHit> selected() {
         return List.copyOf(found.getSelectionModel().getSelectedItems());
     }
 
     void show() {
-        List<LaneMemories.Hit> hits = selected();
-        boolean editable = !hits.isEmpty() && hits.stream().allMatch(LaneMemories.Hit::editable);
+        List<ReferenceHit> hits = selected();
+        boolean editable = !hits.isEmpty() && hits.stream().allMatch(ReferenceHit::editable);
         boolean undoable = session.memories().canUndoEdit();
         Controls.showIf(this, !hits.isEmpty() || undoable);
         about.setText(
@@ -79,7 +83,7 @@ final class UnitEditor extends VBox {
         target.setText(hits.size() == 1 ? hits.get(0).unit().targetWritten() : "");
         target.setDisable(!editable || hits.size() != 1);
         save.setDisable(target.isDisabled());
-        for (var each : List.of(what, by, replace, remove)) {
+        for (var each : List.of(what, by, replace, remove, move)) {
             each.setDisable(!editable);
         }
         undo.setDisable(!undoable);

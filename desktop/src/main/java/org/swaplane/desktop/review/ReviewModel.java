@@ -14,6 +14,7 @@ import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
+import org.swaplane.desktop.session.SegmentSelection;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
@@ -28,6 +29,8 @@ final class ReviewModel {
     private int part = -1;
     private String text = "";
     private boolean chosenByMouse;
+    private int marked = -1;
+    private List<Span> terms = List.of();
 
     /** Which segments to list. */
     enum Filter {
@@ -108,9 +111,18 @@ final class ReviewModel {
                     case LIMITED -> !segment.limits().isNone();
                 };
         boolean inPart = part < 0 || segment.part() == part;
-        return inFilter
+        return isSelected(track, segment)
+                && inFilter
                 && inPart
                 && (text.isEmpty() || contains(track.segment(index).source()) || contains(track.target(index)));
+    }
+
+    /** Whether it is among those that a figure elsewhere led to. */
+    private boolean isSelected(TrackSnapshot track, Segment segment) {
+        SegmentSelection selection = session.selectionProperty().get();
+        return selection == null
+                || selection.track() != track.track()
+                || selection.keys().contains(segment.key());
     }
 
     private static boolean isIn(State state, TrackSnapshot track, int index) {
@@ -192,6 +204,16 @@ final class ReviewModel {
             hits.add(new Span(at, at + text.length()));
         }
         return hits;
+    }
+
+    /** Where terms stand in the source of a segment; those of another one are not marked any more. */
+    void markTerms(int index, List<Span> spans) {
+        marked = index;
+        terms = List.copyOf(spans);
+    }
+
+    List<Span> terms(int index) {
+        return index == marked && index == session.currentProperty().get() ? terms : List.of();
     }
 
     /** Goes up or down in the list. */

@@ -8,6 +8,7 @@ import java.util.function.BooleanSupplier;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Parent;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
@@ -22,10 +23,12 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import org.swaplane.compare.Span;
 import org.swaplane.content.Tag;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
+import org.swaplane.desktop.session.SegmentSelection;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.CommandMenu;
 import org.swaplane.desktop.shell.Commands;
@@ -57,6 +60,9 @@ public final class ReviewView implements View {
     private final VBox node;
     private final ReadingPane reading;
     private final SplitPane split;
+    /** What the list is narrowed down to by a figure elsewhere; pressed, it is all again. */
+    private final Button selection = Controls.button("review-selection", "review.selection", this::forgetSelection);
+
     private final ToggleButton details = new ToggleButton(Strings.text("review.details"));
     private final CommandMenu menu = new CommandMenu();
     private final Label nothing = Controls.styled(Controls.quiet(""), "empty");
@@ -98,7 +104,7 @@ public final class ReviewView implements View {
         this.session = session;
         this.model = new ReviewModel(session);
         this.bench = new SegmentBench(session);
-        this.side = new SegmentSide(session, this::insertWords, bench::focusEditor);
+        this.side = new SegmentSide(session, this::insertWords, this::markTerms, bench::focusEditor);
         this.list = new SegmentList(session, bench, model);
         bench.standIn(list.flow(), this::bringCurrent);
         split = Controls.styled(new SplitPane(list.node(), side), "review-split");
@@ -115,6 +121,8 @@ public final class ReviewView implements View {
         showReading(false);
         sideLater.setOnFinished(event -> side.show(session.currentProperty().get()));
         session.currentProperty().addListener((property, before, now) -> currentChanged());
+        session.selectionProperty().addListener((property, before, now) -> selectionChanged());
+        showSelection();
         bench.heightProperty().addListener((property, before, now) -> roomForBench());
     }
 
@@ -127,6 +135,26 @@ public final class ReviewView implements View {
             reading.show(session.snapshot());
         } else if (!reads) {
             bench.focusEditor();
+        }
+    }
+
+    private void forgetSelection() {
+        session.selectionProperty().set(null);
+    }
+
+    private void selectionChanged() {
+        text.clear();
+        filter.setValue(ReviewModel.Filter.ALL);
+        applyFilter();
+        bench.focusEditor();
+    }
+
+    private void showSelection() {
+        SegmentSelection chosen = session.selectionProperty().get();
+        boolean here = chosen != null && chosen.track() == session.track();
+        Controls.showIf(selection, here && !read.isSelected());
+        if (here) {
+            selection.setText(Strings.text("review.selection", chosen.words()));
         }
     }
 
@@ -167,6 +195,7 @@ public final class ReviewView implements View {
         return Controls.row(
                 Controls.title("view.review"),
                 text,
+                Controls.whole(selection),
                 Controls.whole(listed),
                 part,
                 filter,
@@ -177,6 +206,7 @@ public final class ReviewView implements View {
 
     /** Everything is listed again; the segment that was current stays so. */
     private void clearFilter() {
+        forgetSelection();
         text.clear();
         filter.setValue(ReviewModel.Filter.ALL);
         bench.focusEditor();
@@ -289,6 +319,11 @@ public final class ReviewView implements View {
         bench.focusEditor();
     }
 
+    private void markTerms(List<Span> spans) {
+        model.markTerms(session.currentProperty().get(), spans);
+        list.refresh();
+    }
+
     /** A term whose target is what is selected in the editor. */
     private void addTerm() {
         details.setSelected(true);
@@ -373,6 +408,7 @@ public final class ReviewView implements View {
             bringCurrent();
         }
         listed.setText(Strings.text("review.listed", model.listed().size()));
+        showSelection();
         showNothing();
         showCurrent();
     }

@@ -50,9 +50,10 @@ final class SegmentRow implements Cell<Integer, Node> {
     private ShownSource shownSource;
 
     /** What the row was drawn from. */
-    private record Shown(Segment segment, Value value, List<Finding> findings, String search, boolean current) {}
+    private record Shown(
+            Segment segment, Value value, List<Finding> findings, List<Span> terms, String search, boolean current) {}
 
-    private record ShownSource(Segment segment, List<Span> marked, List<Span> hits) {}
+    private record ShownSource(Segment segment, List<Span> marked, List<Span> hits, List<Span> terms) {}
 
     SegmentRow(int index, LaneSession session, SegmentBench bench, ReviewModel model) {
         this.session = session;
@@ -98,7 +99,7 @@ final class SegmentRow implements Cell<Integer, Node> {
         Segment segment = track.segment(index);
         boolean current = session.currentProperty().get() == index;
         List<Finding> findings = session.checking().open(index);
-        Shown now = new Shown(segment, track.value(index), findings, model.searched(), current);
+        Shown now = new Shown(segment, track.value(index), findings, model.terms(index), model.searched(), current);
         if (!now.equals(shown)) {
             shown = now;
             show(track, now);
@@ -148,14 +149,14 @@ final class SegmentRow implements Cell<Integer, Node> {
                 .sorted()
                 .toList();
         List<Span> hits = model.hits(segment.source());
-        ShownSource now = new ShownSource(segment, marked, hits);
+        ShownSource now = new ShownSource(segment, marked, hits, model.terms(index));
         if (!now.equals(shownSource)) {
             shownSource = now;
             TextLanguage.of(
                             session.snapshot().sourceLanguage(index),
                             session.directions(index).source())
                     .apply(source);
-            source.show(segment.source(), numbers, marked, hits);
+            source.show(segment.source(), numbers, marked, hits, now.terms());
         }
     }
 }

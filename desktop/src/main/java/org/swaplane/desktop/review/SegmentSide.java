@@ -45,12 +45,12 @@ final class SegmentSide extends ScrollPane {
     private record Shown(
             Track track, int index, Segment segment, State state, boolean draft, List<SegmentRemark> remarks) {}
 
-    /** {@code insert} puts words into the target of the segment in hand, where the keyboard goes {@code back} to. */
-    SegmentSide(LaneSession session, Consumer<String> insert, Runnable back) {
+    /** {@code insert} puts words into the target of the segment in hand, where the keyboard goes {@code back} to; {@code terms} is told where they stand in its source. */
+    SegmentSide(LaneSession session, Consumer<String> insert, Consumer<List<Span>> terms, Runnable back) {
         this.session = session;
         this.cut = new CutPanel(session);
         this.matches = new MatchesPane(session);
-        this.terms = new TermsPane(session, insert, back);
+        this.terms = new TermsPane(session, insert, terms, back);
         setContent(content);
         setFitToWidth(true);
         setId("segment-side");

@@ -11,6 +11,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
+import org.swaplane.compare.Span;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
@@ -23,28 +24,33 @@ final class TermsPane extends VBox {
     private final LaneSession session;
     private final Consumer<String> insert;
     private final Runnable back;
+    private final Consumer<List<Span>> marked;
     private final VBox entries = Controls.styled(new VBox(), "column-tight");
     private final TextField source = field("term-source", "terms.source");
     private final TextField target = field("term-target", "terms.target");
+    private final TextField explanation = field("term-explanation", "terms.explanation");
     private final CheckBox forbidden = new CheckBox(Strings.text("terms.forbidden"));
     private final VBox form;
     private int index = -1;
     private List<String> offered = List.of();
 
-    /** {@code insert} puts words into the target, where the keyboard goes {@code back} to. */
-    TermsPane(LaneSession session, Consumer<String> insert, Runnable back) {
+    /** {@code insert} puts words into the target, where the keyboard goes {@code back} to; {@code marked} is told where terms stand in the source. */
+    TermsPane(LaneSession session, Consumer<String> insert, Consumer<List<Span>> marked, Runnable back) {
         this.session = session;
         this.back = back;
+        this.marked = marked;
         this.insert = insert;
         getStyleClass().add("column");
         setId("terms");
         forbidden.setId("term-forbidden");
         forbidden.setWrapText(true);
         target.setOnAction(event -> add());
+        explanation.setOnAction(event -> add());
         form = Controls.styled(
                 new VBox(
                         source,
                         target,
+                        explanation,
                         forbidden,
                         Controls.wrapped(
                                 Controls.button("save-term", "terms.save", this::add),
@@ -76,6 +82,9 @@ final class TermsPane extends VBox {
         index = segment;
         session.vocabulary().lookup(track, segment, found -> {
             if (segment == index && track.track() == session.track()) {
+                marked.accept(found.stream()
+                        .map(each -> new Span(each.start(), each.end()))
+                        .toList());
                 fill(found);
             }
         });
@@ -101,6 +110,9 @@ final class TermsPane extends VBox {
                         new Label(Strings.text("terms.not", String.join(", ", term.forbidden()))), "stop-text"));
             }
             nodes.add(Controls.wrapped(row.toArray(Node[]::new)));
+            if (!term.explanation().isEmpty()) {
+                nodes.add(Controls.quiet(term.explanation()));
+            }
         }
         if (nodes.isEmpty()) {
             nodes.add(Controls.quiet(Strings.text("side.no-terms")));
@@ -121,6 +133,7 @@ final class TermsPane extends VBox {
     void open(String sourceWords, String targetWords) {
         source.setText(sourceWords);
         target.setText(targetWords);
+        explanation.clear();
         forbidden.setSelected(false);
         showForm(true);
         source.requestFocus();
@@ -136,7 +149,13 @@ final class TermsPane extends VBox {
         String to = target.getText().strip();
         if (!from.isEmpty() && !to.isEmpty() && index >= 0) {
             int segment = index;
-            session.vocabulary().add(segment, from, to, forbidden.isSelected(), () -> {
+            List<String> targets = List.of(to);
+            Term term = new Term(
+                    from,
+                    forbidden.isSelected() ? List.of() : targets,
+                    forbidden.isSelected() ? targets : List.of(),
+                    explanation.getText().strip());
+            session.vocabulary().add(segment, term, () -> {
                 close();
                 if (session.hasSegments() && segment == index) {
                     show(session.snapshot(), segment);

@@ -18,6 +18,7 @@ import org.swaplane.intake.Arrivals;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.LaneDetail;
 import org.swaplane.lane.LaneWriter;
+import org.swaplane.lane.NewTargets;
 import org.swaplane.lane.OtherLanes;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSummary;
@@ -178,8 +179,12 @@ public final class Intakes {
                     }
                 } else if (arrival.role() == Arrival.Role.TERMS) {
                     lane().references().keepTermList(arrival.source());
+                } else if (arrival.role() == Arrival.Role.MEMORY) {
+                    Path kept = lane().references().keep(arrival.source());
+                    lane().memories().take(arrival.source(), Optional.of(kept), progress);
                 } else {
-                    lane().references().keep(arrival.source());
+                    Path kept = lane().references().keep(arrival.source());
+                    searchIn(arrival, kept, progress);
                 }
             } catch (CannotProceedException e) {
                 refused.add(e.getMessage());
@@ -190,6 +195,17 @@ public final class Intakes {
             defaults.rememberLanguages(used.sourceLanguage(), used.targetLanguage());
         }
         return refused;
+    }
+
+    /** What can be read is searched as well; what cannot, is there to be looked at. */
+    private void searchIn(Arrival arrival, Path kept, Progress progress) {
+        try {
+            if (arrival.role() == Arrival.Role.REFERENCE) {
+                lane().memories().take(arrival.source(), Optional.of(kept), progress);
+            }
+        } catch (CannotProceedException | IOException e) {
+            // It is kept all the same, for programs that can open it.
+        }
     }
 
     /** Makes tracks of the files of these in one more language, read as they are; what cannot be is said. */
@@ -233,16 +249,15 @@ public final class Intakes {
     }
 
     private void takeInTrack(Arrival arrival, Progress progress) throws IOException {
-        if (arrival.readSo()) {
-            lane().trackStore()
-                    .takeIn(
-                            arrival.source(),
-                            arrival.folder(),
-                            arrival.options(),
-                            arrival.file().orElseThrow());
-        } else {
-            lane().trackStore().takeIn(arrival.source(), arrival.folder(), arrival.options(), progress);
-        }
+        Track track = arrival.readSo()
+                ? lane().trackStore()
+                        .takeIn(
+                                arrival.source(),
+                                arrival.folder(),
+                                arrival.options(),
+                                arrival.file().orElseThrow())
+                : lane().trackStore().takeIn(arrival.source(), arrival.folder(), arrival.options(), progress);
+        NewTargets.fill(lane(), track, progress);
     }
 
     /** The next document of this kind is read as this one was. */

@@ -51,7 +51,9 @@ public final class LaneSession {
     private final SourceUpdates sourceUpdates;
     private final Memories memories;
     private final LaneVocabulary vocabulary;
+    private final ObjectProperty<SegmentSelection> selection = new SimpleObjectProperty<>();
     private final Drafts drafts;
+    private final ReferenceLibrary library;
     private final StringProperty sought = new SimpleStringProperty("");
     private Optional<List<Integer>> listed = Optional.empty();
     private final Intakes intakes;
@@ -94,6 +96,7 @@ public final class LaneSession {
         this.memories = new Memories(this);
         this.vocabulary = new LaneVocabulary(this);
         this.drafts = new Drafts(this);
+        this.library = new ReferenceLibrary(this);
         this.intakes = new Intakes(this, person);
         this.exchange = new Exchange(this);
         this.dryRuns = new DryRuns(this);
@@ -234,6 +237,10 @@ public final class LaneSession {
 
     public LaneVocabulary vocabulary() {
         return vocabulary;
+    }
+
+    public ReferenceLibrary library() {
+        return library;
     }
 
     public Drafts drafts() {
@@ -388,6 +395,20 @@ public final class LaneSession {
     private void beginAt() {
         current.set(Math.min(begin, Math.max(0, snapshot().size() - 1)));
         begin = 0;
+    }
+
+    /** The segments that Review is narrowed down to; null for all. */
+    public ObjectProperty<SegmentSelection> selectionProperty() {
+        return selection;
+    }
+
+    /** Shows in Review the segments of a track that a figure was counted from. */
+    public void show(SegmentSelection meant) {
+        selection.set(meant);
+        if (track.get() != meant.track()) {
+            choose(meant.track());
+        }
+        view.set(ViewId.REVIEW);
     }
 
     /** Shows a track; its file is read first where that was not done yet. */

@@ -37,7 +37,7 @@ public final class LaneVocabulary {
     }
 
     /** Adds a term for the languages of a segment. */
-    public void add(int index, String source, String target, boolean forbidden, Runnable done) {
+    public void add(int index, Term term, Runnable done) {
         if (session.lane().isReadOnly()) {
             session.notify(Notification.Tone.FAILED, Strings.text("lane.read-only"));
             return;
@@ -47,18 +47,11 @@ public final class LaneVocabulary {
                 .run(
                         Strings.text("task.terms"),
                         progress -> {
-                            session.lane()
-                                    .terms()
-                                    .add(
-                                            track.sourceLanguage(index),
-                                            track.targetLanguage(index),
-                                            source,
-                                            target,
-                                            forbidden);
-                            return source;
+                            session.lane().terms().add(track.sourceLanguage(index), track.targetLanguage(index), term);
+                            return term;
                         },
                         added -> {
-                            session.notify(Notification.Tone.DONE, Strings.text("terms.added", source));
+                            session.notify(Notification.Tone.DONE, Strings.text("terms.added", term.source()));
                             session.checking().profileChanged();
                             done.run();
                         });
@@ -96,9 +89,8 @@ public final class LaneVocabulary {
                         known);
     }
 
-    /** Gives a term these wordings, or makes one of a candidate; a term without wordings is taken out. */
-    public void keep(
-            String source, LaneTerms.Listed listed, List<String> preferred, List<String> forbidden, Runnable done) {
+    /** Gives a listed term other wordings, or makes one of a candidate; a term without wordings is taken out. */
+    public void keep(LaneTerms.Listed listed, Term term, Runnable done) {
         TrackSummary file = session.track().summary();
         session.background()
                 .run(
@@ -106,25 +98,18 @@ public final class LaneVocabulary {
                         progress -> {
                             LaneTerms terms = session.lane().terms();
                             if (listed != null) {
-                                terms.change(listed, preferred, forbidden, file.targetLanguage());
+                                terms.change(listed, term, file.targetLanguage());
                             } else {
-                                for (String text : preferred) {
-                                    terms.add(file.sourceLanguage(), file.targetLanguage(), source, text, false);
-                                }
-                                for (String text : forbidden) {
-                                    terms.add(file.sourceLanguage(), file.targetLanguage(), source, text, true);
-                                }
+                                terms.add(file.sourceLanguage(), file.targetLanguage(), term);
                             }
-                            return source;
+                            return term;
                         },
                         kept -> {
+                            boolean removed = term.preferred().isEmpty()
+                                    && term.forbidden().isEmpty();
                             session.notify(
                                     Notification.Tone.DONE,
-                                    Strings.text(
-                                            preferred.isEmpty() && forbidden.isEmpty()
-                                                    ? "terms.removed"
-                                                    : "terms.added",
-                                            source));
+                                    Strings.text(removed ? "terms.removed" : "terms.added", term.source()));
                             session.checking().profileChanged();
                             done.run();
                         });

@@ -1,13 +1,16 @@
 package org.swaplane.desktop.session;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -24,6 +27,7 @@ import org.swaplane.format.Source;
 import org.swaplane.lane.LaneMemories;
 import org.swaplane.lane.MemoryFill;
 import org.swaplane.lane.Origin;
+import org.swaplane.lane.ReferenceHit;
 import org.swaplane.lane.StepKind;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
@@ -35,7 +39,6 @@ import org.swaplane.memory.AnalysisReport;
 import org.swaplane.memory.MemoryEdit;
 import org.swaplane.memory.MemoryFragment;
 import org.swaplane.memory.MemoryMatch;
-import org.swaplane.memory.MemoryQuery;
 import org.swaplane.memory.MemoryTransfer;
 import org.swaplane.memory.MemoryUnit;
 import org.swaplane.memory.MemoryUse;
@@ -45,9 +48,6 @@ import org.swaplane.report.ReportForm;
 
 /** What the memories of the lane know, and what is done with it; all of it in the background. */
 public final class Memories {
-    /** As many as somebody looks at. */
-    public static final int MOST_FOUND = 200;
-
     private static final int LEAST = 70;
     private static final int MOST = 5;
 
@@ -56,10 +56,22 @@ public final class Memories {
     private final ReadOnlyObjectWrapper<MemoryFill.Plan> plan = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Analysis> analysis = new ReadOnlyObjectWrapper<>();
 
-    /** Words by band, by the name of the file and in all. */
-    public record Analysis(
-            Map<String, Map<WordAnalysis.Band, WordAnalysis.Amount>> files,
-            Map<WordAnalysis.Band, WordAnalysis.Amount> total) {}
+    /** Words by band, of each file and in all. */
+    public record Analysis(List<Analyzed> files, Map<WordAnalysis.Band, WordAnalysis.Amount> total) {
+        private Map<String, Map<WordAnalysis.Band, WordAnalysis.Amount>> byName() {
+            Map<String, Map<WordAnalysis.Band, WordAnalysis.Amount>> byName = new LinkedHashMap<>();
+            files.forEach(file -> byName.put(file.name(), file.words().amounts()));
+            return byName;
+        }
+    }
+
+    /** A file as it was when its words were counted. */
+    public record Analyzed(TrackSnapshot file, WordAnalysis.FileWords words) {
+        public String name() {
+            return Strings.text(
+                    "track.in-language", file.name(), file.track().summary().targetLanguage());
+        }
+    }
 
     /**
      * A match as it can be taken.
@@ -125,35 +137,24 @@ public final class Memories {
         }
     }
 
-    /** What a query means in all memories, in the languages of the file that is worked at. */
-    public void find(MemoryQuery query, Consumer<List<LaneMemories.Hit>> found) {
-        Optional<TranslationMemory.Languages> languages = Optional.ofNullable(session.track())
-                .map(track -> new TranslationMemory.Languages(
-                        track.summary().sourceLanguage(), track.summary().targetLanguage()));
-        session.background()
-                .read(
-                        Strings.text("task.find", query.text()),
-                        progress -> {
-                            query.pattern();
-                            return lane().find(query, languages, MOST_FOUND, progress);
-                        },
-                        found,
-                        session::failed);
-    }
-
     /** Gives a unit another target, in tag notation. */
-    public void edit(LaneMemories.Hit hit, String target, Runnable done) {
+    public void edit(ReferenceHit hit, String target, Runnable done) {
         edit(List.of(hit), units -> MemoryEdit.of(units.get(0), target, person(), now()), done);
     }
 
     /** Replaces text in the targets of units. */
-    public void replace(List<LaneMemories.Hit> hits, String what, String by, Runnable done) {
+    public void replace(List<ReferenceHit> hits, String what, String by, Runnable done) {
         Pattern exactly = Pattern.compile(Pattern.quote(what));
         edit(hits, units -> MemoryEdit.replacing(units, exactly, by, false, person(), now()), done);
     }
 
-    public void remove(List<LaneMemories.Hit> hits, Runnable done) {
+    public void remove(List<ReferenceHit> hits, Runnable done) {
         edit(hits, MemoryEdit::without, done);
+    }
+
+    /** Puts units into another memory, which is made where there is none. */
+    public void move(List<ReferenceHit> hits, Path into, Runnable done) {
+        change(hits, (memory, units) -> lane().move(memory, units, into), done);
     }
 
     private String person() {
@@ -164,23 +165,33 @@ public final class Memories {
         return session.lane().clock().instant().truncatedTo(ChronoUnit.SECONDS).toString();
     }
 
-    private void edit(List<LaneMemories.Hit> hits, Function<List<MemoryUnit>, MemoryEdit> edit, Runnable done) {
+    private void edit(List<ReferenceHit> hits, Function<List<MemoryUnit>, MemoryEdit> edit, Runnable done) {
+        change(
+                hits,
+                (memory, units) -> {
+                    MemoryEdit wanted = edit.apply(units);
+                    return wanted.changes().isEmpty() ? List.of() : List.of(lane().edit(memory, wanted));
+                },
+                done);
+    }
+
+    /** What is done with units of one memory. */
+    private interface UnitChange {
+        List<LaneMemories.Edited> make(Path memory, List<MemoryUnit> units) throws IOException;
+    }
+
+    private void change(List<ReferenceHit> hits, UnitChange change, Runnable done) {
         Map<Path, List<MemoryUnit>> byMemory = hits.stream()
                 .collect(Collectors.groupingBy(
-                        LaneMemories.Hit::memory, Collectors.mapping(LaneMemories.Hit::unit, Collectors.toList())));
+                        ReferenceHit::place, Collectors.mapping(ReferenceHit::unit, Collectors.toList())));
         session.background()
                 .run(
                         Strings.text("task.memories"),
                         progress -> {
-                            int changes = 0;
                             List<LaneMemories.Edited> made = new ArrayList<>();
                             try {
                                 for (Map.Entry<Path, List<MemoryUnit>> each : byMemory.entrySet()) {
-                                    MemoryEdit wanted = edit.apply(each.getValue());
-                                    if (!wanted.changes().isEmpty()) {
-                                        made.add(lane().edit(each.getKey(), wanted));
-                                        changes += wanted.changes().size();
-                                    }
+                                    made.addAll(change.make(each.getKey(), each.getValue()));
                                 }
                             } finally {
                                 // What was done before something failed can be undone, too.
@@ -188,7 +199,9 @@ public final class Memories {
                                     edits.push(made);
                                 }
                             }
-                            return changes;
+                            return made.stream()
+                                    .mapToInt(each -> each.undo().before().size())
+                                    .sum();
                         },
                         changes -> {
                             session.notify(Notification.Tone.DONE, Strings.text("units.changed", changes));
@@ -223,21 +236,6 @@ public final class Memories {
         session.background().read(Strings.text("task.memories"), progress -> lane().entries(), known, session::failed);
     }
 
-    /** Adds the translations of files to the lane's memory. */
-    public void add(List<Path> files, Runnable done) {
-        if (isRefused()) {
-            return;
-        }
-        session.background()
-                .run(
-                        Strings.text("task.import"),
-                        progress -> lane().take(files.stream().map(Source::of).toList(), progress),
-                        added -> {
-                            session.notify(Notification.Tone.DONE, Strings.text("memories.imported", added));
-                            done.run();
-                        });
-    }
-
     /** Pairs the segments of a document with those of its translation. */
     public void align(Source source, Source target, Consumer<AlignedDocuments> aligned) {
         if (session.track() == null) {
@@ -270,35 +268,39 @@ public final class Memories {
     }
 
     public void share(Path folder, int penalty, Runnable done) {
-        if (isRefused()) {
-            return;
-        }
-        session.background()
-                .run(
-                        Strings.text("task.memories"),
-                        progress -> {
-                            lane().share(folder, penalty);
-                            return folder;
-                        },
-                        shared -> done.run());
+        change(() -> lane().share(folder, penalty), done);
     }
 
     public void unshare(Path folder, Runnable done) {
-        if (isRefused()) {
-            return;
-        }
-        session.background()
-                .run(
-                        Strings.text("task.memories"),
-                        progress -> {
-                            lane().unshare(folder);
-                            return folder;
-                        },
-                        shared -> done.run());
+        change(() -> lane().unshare(folder), done);
     }
 
     /** Of equal matches, those of this memory come before those of the one above it. */
     public void prefer(Path folder, Runnable done) {
+        change(() -> lane().prefer(folder), done);
+    }
+
+    /** Whether what is reviewed goes into a shared memory as well. */
+    public void setGrows(Path folder, boolean grows, Runnable done) {
+        change(() -> lane().setGrows(folder, grows), done);
+    }
+
+    /** Has all units of a memory in another one as well, which is made where there is none. */
+    public void merge(Path from, Path into, Runnable done) {
+        if (isRefused()) {
+            return;
+        }
+        session.background().run(Strings.text("task.import"), progress -> lane().merge(from, into, progress), added -> {
+            session.notify(Notification.Tone.DONE, Strings.text("memories.merged", added, into.toString()));
+            done.run();
+        });
+    }
+
+    private interface Change {
+        void make() throws IOException;
+    }
+
+    private void change(Change change, Runnable done) {
         if (isRefused()) {
             return;
         }
@@ -306,10 +308,10 @@ public final class Memories {
                 .run(
                         Strings.text("task.memories"),
                         progress -> {
-                            lane().prefer(folder);
-                            return folder;
+                            change.make();
+                            return true;
                         },
-                        preferred -> done.run());
+                        made -> done.run());
     }
 
     /** A lane that is only looked at stays as it is, and that is said. */
@@ -386,18 +388,37 @@ public final class Memories {
                         Strings.text("task.analyze"),
                         progress -> {
                             WordAnalysis words = new WordAnalysis(lane().uses());
-                            Map<String, Map<WordAnalysis.Band, WordAnalysis.Amount>> files = new LinkedHashMap<>();
+                            List<Analyzed> files = new ArrayList<>();
                             Map<WordAnalysis.Band, WordAnalysis.Amount> total = new LinkedHashMap<>();
                             for (Track track : tracks) {
-                                Map<WordAnalysis.Band, WordAnalysis.Amount> file =
-                                        words.next(track.now().current(), progress);
-                                String name = track.summary().targetLanguage();
-                                files.put(Strings.text("track.in-language", track.name(), name), file);
-                                file.forEach((band, amount) -> total.merge(band, amount, WordAnalysis.Amount::plus));
+                                TrackSnapshot now = track.now();
+                                WordAnalysis.FileWords file = words.next(now.current(), progress);
+                                files.add(new Analyzed(now, file));
+                                file.amounts()
+                                        .forEach(
+                                                (band, amount) -> total.merge(band, amount, WordAnalysis.Amount::plus));
                             }
                             return new Analysis(files, total);
                         },
                         analysis::set);
+    }
+
+    /** Shows in Review the segments of a file that are counted in a band. */
+    public void show(Analyzed file, WordAnalysis.Band band, String words) {
+        session.background()
+                .read(
+                        Strings.text("task.analyze"),
+                        progress -> {
+                            Set<String> keys = new HashSet<>();
+                            for (int i = 0; i < file.words().bands().size(); i++) {
+                                if (file.words().bands().get(i) == band) {
+                                    keys.add(file.file().segment(i).key());
+                                }
+                            }
+                            return new SegmentSelection(file.file().track(), keys, words);
+                        },
+                        session::show,
+                        session::failed);
     }
 
     /** Writes the words by band as a page, a document, a workbook or a table. */
@@ -409,7 +430,7 @@ public final class Memories {
                         progress -> {
                             ReportForm.write(
                                     AnalysisReport.of(
-                                            meant.files(),
+                                            meant.byName(),
                                             meant.total(),
                                             session.lane().settings().wordWeights()),
                                     path,

@@ -28,8 +28,10 @@ public final class ContentFlow extends TextFlow {
 
     private final Path lines = new Path();
     private final Path hits = new Path();
+    private final Path terms = new Path();
     private List<Span> marked = List.of();
     private List<Span> hit = List.of();
+    private List<Span> term = List.of();
 
     public ContentFlow() {
         getStyleClass().add("content");
@@ -39,6 +41,8 @@ public final class ContentFlow extends TextFlow {
         lines.setManaged(false);
         hits.getStyleClass().add("search-hit");
         hits.setManaged(false);
+        terms.getStyleClass().add("term-line");
+        terms.setManaged(false);
         LineShapes.follow(this);
     }
 
@@ -68,6 +72,12 @@ public final class ContentFlow extends TextFlow {
 
     /** The same, with what was searched for marked in another way. */
     public void show(Content content, TagNumbers numbers, List<Span> plainSpans, List<Span> plainHits) {
+        show(content, numbers, plainSpans, plainHits, List.of());
+    }
+
+    /** The same, with a dotted line below terms. */
+    public void show(
+            Content content, TagNumbers numbers, List<Span> plainSpans, List<Span> plainHits, List<Span> plainTerms) {
         boolean rightToLeft = getNodeOrientation() == NodeOrientation.RIGHT_TO_LEFT;
         List<Node> nodes = new ArrayList<>();
         List<Integer> chips = new ArrayList<>();
@@ -87,7 +97,7 @@ public final class ContentFlow extends TextFlow {
             }
             at += run.length();
         }
-        show(nodes, inFlow(plainSpans, chips), inFlow(plainHits, chips));
+        show(nodes, inFlow(plainSpans, chips), inFlow(plainHits, chips), inFlow(plainTerms, chips));
     }
 
     /** A chip is one character of the flow, and so is what isolates a placeholder. */
@@ -104,16 +114,18 @@ public final class ContentFlow extends TextFlow {
 
     /** Shows plain text. */
     public void show(String text, List<Span> spans) {
-        show(text.isEmpty() ? List.of() : List.of(new Text(text)), spans, List.of());
+        show(text.isEmpty() ? List.of() : List.of(new Text(text)), spans, List.of(), List.of());
     }
 
-    private void show(List<Node> nodes, List<Span> spans, List<Span> searched) {
+    private void show(List<Node> nodes, List<Span> spans, List<Span> searched, List<Span> termSpans) {
         marked = spans;
         hit = searched;
-        List<Node> all = new ArrayList<>(nodes.size() + 3);
+        term = termSpans;
+        List<Node> all = new ArrayList<>(nodes.size() + 4);
         all.add(hits);
         all.add(marks);
         all.add(lines);
+        all.add(terms);
         all.addAll(nodes);
         getChildren().setAll(all);
     }
@@ -123,18 +135,21 @@ public final class ContentFlow extends TextFlow {
         super.layoutChildren();
         draw(marks, marked);
         draw(hits, hit);
-        underline();
+        underline(marks, lines);
+        Path below = new Path();
+        draw(below, term);
+        underline(below, terms);
     }
 
     /** Below every mark a line, for those who do not see its colour. */
-    private void underline() {
+    private static void underline(Path above, Path lines) {
         lines.getElements().clear();
         double left = 0;
         double right = 0;
         double bottom = 0;
-        for (PathElement element : marks.getElements()) {
+        for (PathElement element : above.getElements()) {
             if (element instanceof MoveTo move) {
-                line(left, right, bottom);
+                line(lines, left, right, bottom);
                 left = move.getX();
                 right = move.getX();
                 bottom = move.getY();
@@ -144,10 +159,10 @@ public final class ContentFlow extends TextFlow {
                 bottom = Math.max(bottom, to.getY());
             }
         }
-        line(left, right, bottom);
+        line(lines, left, right, bottom);
     }
 
-    private void line(double left, double right, double bottom) {
+    private static void line(Path lines, double left, double right, double bottom) {
         if (right > left) {
             lines.getElements().addAll(new MoveTo(left, bottom), new LineTo(right, bottom));
         }
