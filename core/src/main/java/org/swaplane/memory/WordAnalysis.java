@@ -12,6 +12,7 @@ import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
 import org.swaplane.document.Fingerprint;
 import org.swaplane.document.Segment;
+import org.swaplane.document.State;
 import org.swaplane.task.Progress;
 
 /**
@@ -117,7 +118,10 @@ public final class WordAnalysis {
         if (segment.locked()) {
             return Band.LOCKED;
         }
-        if (!segment.target().isEmpty() && !segment.prefilled()) {
+        // A target in the state initial, such as a draft, is none yet.
+        boolean translated =
+                segment.state() != State.INITIAL && !segment.target().isEmpty();
+        if (translated && !segment.prefilled()) {
             return Band.TRANSLATED;
         }
         Optional<MemoryMatch> match = memories.best(document, index);

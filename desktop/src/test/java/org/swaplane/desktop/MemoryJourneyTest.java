@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.stream.IntStream;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
@@ -19,6 +20,7 @@ import org.swaplane.desktop.session.ViewId;
 import org.swaplane.document.State;
 import org.swaplane.lane.ReferenceHit;
 import org.swaplane.memory.MemoryQuery;
+import org.swaplane.memory.WordAnalysis;
 
 /** What was translated before is found, taken and filled in, and what is reviewed is remembered. */
 class MemoryJourneyTest extends LaneWindow {
@@ -178,6 +180,63 @@ class MemoryJourneyTest extends LaneWindow {
         interact(() -> session.library().find(MemoryQuery.ofWords("open deck", false), "", known::addAll));
         waitUntil(() -> !known.isEmpty());
         assertThat(known.get(0).unit().targetWritten()).isEqualTo("Das Deck ist offen.");
+    }
+
+    @Test
+    void draftsNeedConsentCarryAMarkAndAreTakenOutTogether() throws Exception {
+        takeIn();
+        int winter = segment("Winter timetable");
+        interact(() -> session.viewProperty().set(ViewId.REFERENCES));
+        push(KeyCode.ALT, KeyCode.E);
+        waitUntil(() -> idle()
+                && !lookup("#drafts-standing").queryAs(Labeled.class).getText().isEmpty());
+        assertThat(lookup("#draft-file").queryButton().isDisabled()).isTrue();
+
+        interact(() -> lookup("#drafts-allowed").queryAs(CheckBox.class).fire());
+        waitUntil(() -> idle() && !lookup("#draft-file").queryButton().isDisabled());
+        press("draft-file");
+        waitUntil(() -> now().value(winter).isDraft() && idle());
+        assertThat(now().target(winter).plainText()).isEqualTo("Winter Fahrplan");
+        assertThat(now().state(winter)).isEqualTo(State.INITIAL);
+
+        goTo(winter);
+        push(KeyCode.CONTROL, KeyCode.ENTER);
+        settle();
+        assertThat(now().value(winter).isDraft()).isFalse();
+        interact(() -> session.viewProperty().set(ViewId.REFERENCES));
+        waitUntil(() -> idle() && !lookup("#clear-drafts").queryButton().isDisabled());
+        press("clear-drafts");
+        waitUntil(() -> idle()
+                && IntStream.range(0, now().size())
+                        .noneMatch(i -> now().value(i).isDraft()));
+        assertThat(now().target(winter).plainText()).isEqualTo("Winter Fahrplan");
+    }
+
+    @Test
+    void aNumberOfTheAnalysisLeadsToItsSegments() throws Exception {
+        addMemory();
+        push(KeyCode.ALT, KeyCode.A);
+        TableView<?> words = lookup("#analysis").queryTableView();
+        waitUntil(() -> words.getItems().size() == 2 && idle());
+        interact(() -> {
+            words.requestFocus();
+            selectBand(words, WordAnalysis.Band.EXACT);
+        });
+        push(KeyCode.ENTER);
+        waitUntil(() -> session.viewProperty().get().equals(ViewId.REVIEW) && idle());
+
+        assertThat(session.selectionProperty().get().keys())
+                .containsExactly(now().segment(segment("Winter timetable")).key());
+        assertThat(session.currentProperty().get()).isEqualTo(segment("Winter timetable"));
+        push(KeyCode.ALT, KeyCode.DIGIT0);
+        assertThat(session.selectionProperty().get()).isNull();
+    }
+
+    private static <T> void selectBand(TableView<T> table, WordAnalysis.Band band) {
+        table.getColumns().stream()
+                .filter(column -> column.getUserData() == band)
+                .findFirst()
+                .ifPresent(column -> table.getSelectionModel().clearAndSelect(0, column));
     }
 
     @Test

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.ToIntFunction;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -28,10 +29,13 @@ import org.swaplane.memory.WordAnalysis;
 
 /** Words by band: a row for each file, and one for all; a number leads to its segments. */
 final class AnalysisPane extends VBox {
-    private static final double NAME = 140;
-    private static final double BAND = 66;
-    private static final double WIDE = 86;
-    private static final double BAR = 136;
+    private static final double NAME = 120;
+    private static final double BAND = 58;
+    private static final double WIDE = 80;
+    private static final double BAR = 90;
+
+    private static final Set<WordAnalysis.Band> WIDER =
+            Set.of(WordAnalysis.Band.CONTEXT, WordAnalysis.Band.REPETITION, WordAnalysis.Band.LOCKED);
 
     private final LaneSession session;
     private final TableView<Row> table = new TableView<>();
@@ -61,7 +65,7 @@ final class AnalysisPane extends VBox {
         table.getColumns().add(bars());
         for (WordAnalysis.Band band : WordAnalysis.Band.values()) {
             WordsColumn<Row> column = column(row -> row.words(band));
-            if (band == WordAnalysis.Band.REPETITION) {
+            if (WIDER.contains(band)) {
                 column.setPrefWidth(WIDE);
             }
             column.setText(BandBar.name(band));

@@ -11,7 +11,7 @@ import org.swaplane.memory.WordAnalysis;
 
 /** The bands of a file side by side, each as wide as its share of the words; what is least known is darkest. */
 final class BandBar extends HBox {
-    private static final double WIDTH = 120;
+    private static final double WIDTH = 74;
     private static final double HEIGHT = 12;
 
     BandBar(Map<WordAnalysis.Band, WordAnalysis.Amount> amounts) {

@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.Drafts;
 import org.swaplane.desktop.session.LaneSession;
@@ -46,6 +47,7 @@ final class DraftForm extends VBox {
                         outcome,
                         Controls.wrapped(draft, clear));
         Controls.showIf(outcome, false);
+        List.of(warning, standing, outcome).forEach(each -> each.setMinHeight(Region.USE_PREF_SIZE));
     }
 
     void refresh() {

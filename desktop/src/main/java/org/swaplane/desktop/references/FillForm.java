@@ -7,6 +7,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Choice;
@@ -40,6 +41,7 @@ final class FillForm extends VBox {
         lock.setWrapText(true);
         fill = Controls.primary("fill", "fill.take", session.memories()::fill);
         outcome.setId("fill-outcome");
+        outcome.setMinHeight(Region.USE_PREF_SIZE);
         over.setOnAction(event -> session.memories().forgetPlan());
         least.setOnAction(event -> session.memories().forgetPlan());
         lock.setOnAction(event -> session.memories().forgetPlan());

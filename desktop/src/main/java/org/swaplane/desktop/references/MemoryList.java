@@ -3,6 +3,7 @@ package org.swaplane.desktop.references;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -31,6 +32,7 @@ final class MemoryList extends VBox {
     private final Button merge;
     private final CheckBox grows = new CheckBox(Strings.text("memories.grows"));
     private final Button remove;
+    private final Node ofChosen;
 
     MemoryList(LaneSession session, FilePicker picker) {
         this.session = session;
@@ -49,31 +51,26 @@ final class MemoryList extends VBox {
         grows.setId("memory-grows");
         grows.setOnAction(event -> setGrows());
         remove = Controls.button("memory-remove", "memories.remove", this::remove);
+        ofChosen = Controls.wrapped(export, merge, prefer, grows, remove);
         getChildren()
                 .addAll(
                         Controls.heading("memories.title"),
                         list,
-                        Controls.wrapped(
-                                Controls.button("memory-share", "memories.share", this::share),
-                                penalty,
-                                export,
-                                merge,
-                                prefer,
-                                grows,
-                                remove));
+                        Controls.wrapped(Controls.button("memory-share", "memories.share", this::share), penalty),
+                        ofChosen);
         showCommands();
     }
 
     private void showCommands() {
         LaneMemories.Entry chosen = list.getSelectionModel().getSelectedItem();
-        export.setDisable(chosen == null);
+        boolean shared = chosen != null && chosen.shared();
+        Controls.showIf(ofChosen, chosen != null);
+        List.of(prefer, grows, remove).forEach(each -> Controls.showIf(each, shared));
         merge.setDisable(chosen == null || session.lane().isReadOnly());
-        grows.setDisable(chosen == null || !chosen.shared() || session.lane().isReadOnly());
+        grows.setDisable(session.lane().isReadOnly());
         grows.setSelected(chosen != null && chosen.grows());
-        remove.setDisable(chosen == null || !chosen.shared());
         int at = list.getSelectionModel().getSelectedIndex();
-        prefer.setDisable(
-                remove.isDisabled() || at < 1 || !list.getItems().get(at - 1).shared());
+        prefer.setDisable(!shared || at < 1 || !list.getItems().get(at - 1).shared());
     }
 
     void refresh() {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListCell;
@@ -33,6 +34,7 @@ final class ReferenceList extends VBox {
     private final ToggleButton only = new ToggleButton(Strings.text("references.only-here"));
     private final Button prefer = Controls.button("reference-prefer", "memories.prefer", this::prefer);
     private final Button remove = Controls.button("reference-remove", "references.remove", this::remove);
+    private final Node ofChosen;
     private boolean showing;
 
     /**
@@ -58,6 +60,7 @@ final class ReferenceList extends VBox {
                 narrowed.accept(chosen());
             }
         });
+        ofChosen = Controls.wrapped(role, prefer, only, remove);
         role.setAccessibleText(Strings.text("references.role"));
         role.setOnAction(event -> setRole());
         getChildren()
@@ -66,11 +69,8 @@ final class ReferenceList extends VBox {
                         list,
                         Controls.wrapped(
                                 Controls.button("memory-import", "memories.import", this::add),
-                                Controls.button("references-copy", "references.copy", this::copy),
-                                role,
-                                prefer,
-                                only,
-                                remove));
+                                Controls.button("references-copy", "references.copy", this::copy)),
+                        ofChosen);
         showCommands();
     }
 
@@ -88,6 +88,7 @@ final class ReferenceList extends VBox {
     private void showCommands() {
         ReferenceLibrary.Listed chosen = list.getSelectionModel().getSelectedItem();
         boolean writable = chosen != null && !session.lane().isReadOnly();
+        Controls.showIf(ofChosen, chosen != null || only.isSelected());
         showing = true;
         role.setValue(chosen == null ? ReferenceFiles.Role.OTHER : chosen.file().role());
         showing = false;

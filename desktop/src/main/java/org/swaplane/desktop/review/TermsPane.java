@@ -21,6 +21,9 @@ import org.swaplane.terms.TermIndex;
 
 /** The terms of the source, with what they are called in the target and what they must not be called; a form for one more. */
 final class TermsPane extends VBox {
+    /** So many terms at once help; more of them are shown when asked for. */
+    private static final int MOST = 12;
+
     private final LaneSession session;
     private final Consumer<String> insert;
     private final Runnable back;
@@ -31,6 +34,7 @@ final class TermsPane extends VBox {
     private final TextField explanation = field("term-explanation", "terms.explanation");
     private final CheckBox forbidden = new CheckBox(Strings.text("terms.forbidden"));
     private final VBox form;
+    private int most = MOST;
     private int index = -1;
     private List<String> offered = List.of();
 
@@ -75,6 +79,7 @@ final class TermsPane extends VBox {
 
     void show(TrackSnapshot track, int segment) {
         if (segment != index) {
+            most = MOST;
             entries.getChildren().clear();
             showForm(false);
             offered = List.of();
@@ -95,7 +100,8 @@ final class TermsPane extends VBox {
         found.forEach(each -> terms.putIfAbsent(each.term().source(), each.term()));
         List<Node> nodes = new ArrayList<>();
         List<String> wordings = new ArrayList<>();
-        for (Term term : terms.values()) {
+        List<Term> all = List.copyOf(terms.values());
+        for (Term term : all.subList(0, Math.min(most, all.size()))) {
             List<Node> row = new ArrayList<>();
             row.add(new Label(term.source()));
             for (String wording : term.preferred()) {
@@ -113,6 +119,14 @@ final class TermsPane extends VBox {
             if (!term.explanation().isEmpty()) {
                 nodes.add(Controls.quiet(term.explanation()));
             }
+        }
+        if (all.size() > most) {
+            Button more = new Button(Strings.text("terms.more", all.size() - most));
+            more.setOnAction(event -> {
+                most = Integer.MAX_VALUE;
+                fill(found);
+            });
+            nodes.add(Controls.styled(more, "small"));
         }
         if (nodes.isEmpty()) {
             nodes.add(Controls.quiet(Strings.text("side.no-terms")));

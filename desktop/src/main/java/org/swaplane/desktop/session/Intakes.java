@@ -235,12 +235,13 @@ public final class Intakes {
                 FileOptions options = lane().trackStore()
                         .options(track)
                         .inLanguages(track.summary().sourceLanguage(), language);
-                lane().trackStore()
+                Track other = lane().trackStore()
                         .takeIn(
                                 lane().trackStore().original(track),
                                 track.plan().folder(),
                                 options,
                                 progress);
+                NewTargets.fill(lane(), other, progress);
             } catch (CannotProceedException e) {
                 refused.add(e.getMessage());
             }
