@@ -126,11 +126,16 @@ public final class PictureTour extends Application {
         step(
                 () -> {
                     show(ViewId.REFERENCES);
-                    session.memories().plan(MemoryFill.Choices.DEFAULT);
-                    session.memories().analyze(session.lane().tracks());
                     session.soughtProperty().set("crossing");
                 },
                 "references");
+        step(
+                () -> {
+                    ((ToggleButton) scene.lookup("#show-preparation")).fire();
+                    session.memories().plan(MemoryFill.Choices.DEFAULT);
+                    session.memories().analyze(session.lane().tracks());
+                },
+                "preparation");
         steps.add(Platform::exit);
     }
 
