@@ -79,6 +79,8 @@ final class MemoryImport implements AutoCloseable {
         /** The first half of an id says enough: where two have the same, the index is asked. */
         private final LongSet added = new LongSet();
 
+        private final LookupsFirst way = new LookupsFirst();
+
         Worker(int number) {
             super("memory-import-" + number);
             setDaemon(true);
@@ -97,6 +99,7 @@ final class MemoryImport implements AutoCloseable {
             try {
                 for (Object next = queue.take(); next != END; next = queue.take()) {
                     // After a failure the queue is emptied, so that nobody waits.
+                    way.giveWay();
                     if (failure.get() == null) {
                         add((MemoryUnit) next);
                     }

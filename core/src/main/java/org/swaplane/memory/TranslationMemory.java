@@ -290,8 +290,7 @@ public final class TranslationMemory implements AutoCloseable {
         if (symbols.length == 0) {
             return List.of();
         }
-        List<MemoryUnit> found = search(searcher -> units(
-                searcher, candidates(searcher, MemoryFields.pair(sourceLanguage, targetLanguage), source, least), top));
+        List<MemoryUnit> found = near(MemoryFields.pair(sourceLanguage, targetLanguage), source, least, top);
         Set<String> targets = new HashSet<>();
         found.stream()
                 .filter(unit -> Symbols.numbered(unit.source()).equals(Symbols.numbered(source)))
@@ -306,6 +305,15 @@ public final class TranslationMemory implements AutoCloseable {
         }
         matches.sort(MemoryMatch.ORDER);
         return List.copyOf(matches.subList(0, Math.min(top, matches.size())));
+    }
+
+    private List<MemoryUnit> near(String languages, Content source, int least, int top) throws IOException {
+        LookupsFirst.begin();
+        try {
+            return search(searcher -> units(searcher, candidates(searcher, languages, source, least), top));
+        } finally {
+            LookupsFirst.end();
+        }
     }
 
     private static Map<Integer, Integer> candidates(IndexSearcher searcher, String languages, Content source, int least)
