@@ -3,6 +3,7 @@ package org.swaplane.desktop.session;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -164,7 +165,11 @@ public final class Intakes {
 
     private List<String> takeIn(List<Arrival> accepted, Progress progress) throws IOException {
         List<String> refused = new ArrayList<>();
-        for (Arrival arrival : accepted) {
+        // What files may be filled from comes before them.
+        List<Arrival> ordered = accepted.stream()
+                .sorted(Comparator.comparing(arrival -> arrival.role().isTrack()))
+                .toList();
+        for (Arrival arrival : ordered) {
             progress.checkCancelled();
             try {
                 if (arrival.role().isTrack()) {
