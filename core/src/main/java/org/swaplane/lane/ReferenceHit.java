@@ -6,7 +6,7 @@ import org.swaplane.memory.MemoryUnit;
 /**
  * What was found in the references of a lane.
  *
- * @param unit source and target; of a term, all its targets
+ * @param unit source and target; of a term, the targets that it may have
  * @param place the folder of the memory that has it, or the term list
  * @param editable whether it can be changed there; what was reviewed here follows its segments
  * @param role what its file counts for
@@ -14,6 +14,9 @@ import org.swaplane.memory.MemoryUnit;
  */
 public record ReferenceHit(
         MemoryUnit unit, Path place, Kind kind, boolean editable, ReferenceFiles.Role role, int count) {
+    /** The property of a term's unit that holds what the target must not be called. */
+    public static final String FORBIDDEN = "forbidden";
+
     /** What it is, in the order in which hits are told. */
     public enum Kind {
         TERM,

@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
-import java.util.stream.Stream;
 import org.swaplane.content.Content;
 import org.swaplane.memory.MemoryQuery;
 import org.swaplane.memory.MemoryUnit;
@@ -17,6 +16,7 @@ import org.swaplane.memory.MemoryUse;
 import org.swaplane.memory.Provenance;
 import org.swaplane.memory.TranslationMemory;
 import org.swaplane.task.Progress;
+import org.swaplane.terms.Term;
 import org.swaplane.terms.TermIndex;
 
 /** One search over all that a lane looks things up in: terms first, then units by the role and the priority of their files. */
@@ -86,22 +86,35 @@ public final class ReferenceSearch {
             throws IOException {
         List<ReferenceHit> hits = new ArrayList<>();
         for (LaneTerms.Listed listed : lane.terms().all(languages.source(), languages.target())) {
-            Stream<String> targets =
-                    Stream.concat(listed.term().preferred().stream(), listed.term().forbidden().stream());
-            MemoryUnit unit = new MemoryUnit(
-                    languages.source(),
-                    languages.target(),
-                    Content.of(listed.term().source()),
-                    Content.of(String.join("; ", targets.toList())),
-                    MemoryUnit.Context.UNKNOWN,
-                    Provenance.of(Path.of(listed.list()).getFileName().toString()));
-            boolean inFile = file.isEmpty() || unit.origin().equals(file);
-            if (inFile && isMeant(query, languages).test(unit)) {
-                Path list = lane.folder().resolve(listed.list());
-                hits.add(new ReferenceHit(unit, list, ReferenceHit.Kind.TERM, false, ReferenceFiles.Role.KEY_LIST, 1));
+            Term term = listed.term();
+            String name = Path.of(listed.list()).getFileName().toString();
+            List<Provenance.Property> not = term.forbidden().isEmpty()
+                    ? List.of()
+                    : List.of(new Provenance.Property(ReferenceHit.FORBIDDEN, String.join("; ", term.forbidden())));
+            Provenance from = new Provenance("", "", "", "", name, false, not);
+            boolean inFile = file.isEmpty() || name.equals(file);
+            String allTargets = String.join("; ", term.preferred()) + "; " + String.join("; ", term.forbidden());
+            if (inFile && isMeant(query, languages).test(unit(term, allTargets, languages, from))) {
+                hits.add(new ReferenceHit(
+                        unit(term, String.join("; ", term.preferred()), languages, from),
+                        lane.folder().resolve(listed.list()),
+                        ReferenceHit.Kind.TERM,
+                        false,
+                        ReferenceFiles.Role.KEY_LIST,
+                        1));
             }
         }
         return hits;
+    }
+
+    private static MemoryUnit unit(Term term, String targets, TranslationMemory.Languages languages, Provenance from) {
+        return new MemoryUnit(
+                languages.source(),
+                languages.target(),
+                Content.of(term.source()),
+                Content.of(targets),
+                MemoryUnit.Context.UNKNOWN,
+                from);
     }
 
     /** Words also in other forms, as everywhere. */

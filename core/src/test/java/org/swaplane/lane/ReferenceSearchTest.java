@@ -18,8 +18,10 @@ import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
 import org.swaplane.memory.MemoryQuery;
 import org.swaplane.memory.MemoryUnit;
+import org.swaplane.memory.Provenance;
 import org.swaplane.memory.TranslationMemory;
 import org.swaplane.task.Progress;
+import org.swaplane.terms.Term;
 
 class ReferenceSearchTest {
     private static final Optional<TranslationMemory.Languages> LANGUAGES =
@@ -85,6 +87,19 @@ class ReferenceSearchTest {
                         .search(70)
                         .lookup("en", "de", Content.of("Write quay, never dock."), MemoryUnit.Context.UNKNOWN, 5))
                 .isEmpty();
+    }
+
+    @Test
+    void whatATermMustNotBeCalledIsFoundAndToldApart() throws IOException {
+        lane.terms().add("en", "de", new Term("pier", List.of("Anleger"), List.of("Steg")));
+
+        assertThat(find(lane, MemoryQuery.ofWords("steg", true), ""))
+                .singleElement()
+                .satisfies(hit -> {
+                    assertThat(hit.unit().targetWritten()).isEqualTo("Anleger");
+                    assertThat(hit.unit().provenance().properties())
+                            .containsExactly(new Provenance.Property("forbidden", "Steg"));
+                });
     }
 
     @Test

@@ -76,7 +76,11 @@ final class FoundCell extends ListCell<ReferenceHit> {
                 ? ""
                 : ReferenceList.word(hit.role());
         String count = hit.count() > 1 ? Strings.text("references.count", hit.count()) : "";
-        return Stream.of(kind, role, unit.origin(), who, day, count)
+        String not = known.properties().stream()
+                .filter(each -> each.name().equals(ReferenceHit.FORBIDDEN))
+                .map(each -> Strings.text("terms.not", each.text()))
+                .collect(Collectors.joining());
+        return Stream.of(kind, role, not, unit.origin(), who, day, count)
                 .filter(each -> !each.isEmpty())
                 .collect(Collectors.joining("\n"));
     }
