@@ -44,6 +44,7 @@ class ArchitectureTest {
             "convert",
             "release",
             "lane",
+            "review",
             "intake",
             "demo");
 

@@ -304,6 +304,17 @@ final class Journal {
                 moment.toString()));
     }
 
+    /** Keys of the segments of a version that somebody changed, by a part of the name. */
+    Set<String> changedBy(int version, String who) {
+        return Set.copyOf(database.query(
+                row -> row.getString(1),
+                "select distinct key from change join step on step.id = change.step"
+                        + " where track = ? and version = ? and undone = 0 and instr(lower(who), lower(?)) > 0",
+                track,
+                version,
+                who.strip()));
+    }
+
     /** How often and how long somebody was at a segment, oldest first. */
     List<Visit> visits(int version, String key) {
         return database.query(

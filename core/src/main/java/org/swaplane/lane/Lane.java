@@ -31,6 +31,7 @@ public final class Lane implements AutoCloseable {
     private final TripStore trips;
     private final FindingStore findings;
     private final ProofStore proofs;
+    private final SegmentNotes notes;
     private final References references;
     private final ReferenceFiles referenceFiles;
     private final LaneMemories memories;
@@ -50,8 +51,9 @@ public final class Lane implements AutoCloseable {
         trips = new TripStore(database, files, clock, writer);
         findings = new FindingStore(database, clock, writer, references);
         proofs = new ProofStore(database, clock, writer);
+        notes = new SegmentNotes(database, clock, writer);
         tracks = new TrackStore(
-                folder.path(), database, files, formats, settings, writer, clock, List.of(trips, findings));
+                folder.path(), database, files, formats, settings, writer, clock, List.of(trips, findings, notes));
         terms = new LaneTerms(folder.path(), settings);
         referenceFiles = new ReferenceFiles(settings);
         memories = new LaneMemories(this, folder.path().resolve("memory"));
@@ -186,6 +188,10 @@ public final class Lane implements AutoCloseable {
 
     public FindingStore findings() {
         return findings;
+    }
+
+    public SegmentNotes notes() {
+        return notes;
     }
 
     public ProofStore proofs() {

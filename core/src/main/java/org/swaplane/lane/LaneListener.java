@@ -20,6 +20,9 @@ public interface LaneListener {
     /** A copy went out or came back. */
     default void tripChanged(Trip trip) {}
 
+    /** Somebody noted something at a segment of a track, or set a bookmark. */
+    default void noted(Track track) {}
+
     /** Findings were set aside or reopened. */
     default void decided() {}
 

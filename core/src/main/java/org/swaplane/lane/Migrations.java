@@ -24,7 +24,8 @@ final class Migrations {
             "7-trip-events",
             "8-source-versions",
             "9-trip-rate",
-            "10-origins");
+            "10-origins",
+            "11-notes");
 
     /** Columns that the tables did not have before lanes were numbered. */
     private static final List<String> UNNUMBERED = List.of(

@@ -210,6 +210,11 @@ public final class Track {
         return journal.changedSince(version.number(), moment);
     }
 
+    /** Keys of the segments that somebody changed, by a part of the name. */
+    public Set<String> changedBy(String who) {
+        return journal.changedBy(version.number(), who);
+    }
+
     /** When and how long somebody was at a segment, oldest first. */
     public List<Visit> visits(String key) {
         return journal.visits(version.number(), key);

@@ -390,6 +390,7 @@ public final class VersionUpdate {
         }
         lane.trackStore().versions().keep(track.id(), version, proposals);
         lane.trips().carryRemarks(track, version, keys);
+        lane.notes().carry(track, version, keys);
         lane.findings().carry(track, keys, transaction);
     }
 }

@@ -70,6 +70,11 @@ final class LaneEvents implements LaneListener {
     }
 
     @Override
+    public void noted(Track track) {
+        later(listener -> listener.noted(track));
+    }
+
+    @Override
     public void decided() {
         later(LaneListener::decided);
     }

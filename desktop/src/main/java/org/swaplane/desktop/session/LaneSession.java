@@ -139,6 +139,13 @@ public final class LaneSession {
         }
 
         @Override
+        public void noted(Track noted) {
+            if (noted == track.get()) {
+                changed.add(Topic.NOTES);
+            }
+        }
+
+        @Override
         public void tripChanged(Trip trip) {
             changed.add(Topic.TRIPS);
         }
