@@ -39,6 +39,7 @@ class ArchitectureTest {
             "report",
             "memory",
             "draft",
+            "speech",
             "version",
             "exchange",
             "convert",

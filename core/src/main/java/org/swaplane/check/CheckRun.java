@@ -20,8 +20,11 @@ public final class CheckRun {
     private final Profile profile;
     private final Check locked = new LockedChangeCheck();
 
-    private CheckRun(List<Check> checks, Profile profile) {
+    private final SpellingCheck spelling;
+
+    private CheckRun(List<Check> checks, SpellingCheck spelling, Profile profile) {
         this.checks = List.copyOf(checks);
+        this.spelling = spelling;
         this.profile = profile;
     }
 
@@ -34,6 +37,7 @@ public final class CheckRun {
     public static CheckRun of(Profile profile, CheckMaterial material) {
         Placeholders placeholders = new Placeholders();
         Terms terms = new Terms(material.terms(), profile.keep());
+        SpellingCheck spelling = new SpellingCheck(material.dictionaries(), placeholders, profile.keep());
         List<Check> all = List.of(
                 new EmptyTargetCheck(),
                 new TagsCheck(),
@@ -57,12 +61,18 @@ public final class CheckRun {
                 new TermCheck(terms),
                 new ForbiddenTermCheck(terms),
                 new KeptTextCheck(terms),
-                new SpellingCheck(material.dictionaries(), placeholders, profile.keep()));
+                spelling);
         return new CheckRun(
                 all.stream()
                         .filter(check -> !profile.off().contains(check.id()))
                         .toList(),
+                spelling,
                 profile);
+    }
+
+    /** Words that its dictionary knows and that may be meant by one that it does not know, the likeliest first. */
+    public List<String> suggestions(String word, String language) {
+        return spelling.suggestions(word, language);
     }
 
     /** The findings of one segment; what is locked in the file is nobody's work here, and only must stay as it is. */

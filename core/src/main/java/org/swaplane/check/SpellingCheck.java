@@ -62,6 +62,10 @@ final class SpellingCheck extends TextCheck {
         return findings;
     }
 
+    List<String> suggestions(String word, String language) {
+        return dictionary(language).map(each -> each.suggestions(word)).orElse(List.of());
+    }
+
     private Optional<Dictionary> dictionary(String language) {
         if (dictionaries.isEmpty()) {
             return Optional.empty();

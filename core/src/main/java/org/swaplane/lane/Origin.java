@@ -53,7 +53,7 @@ public record Origin(Kind kind, int score, String name) {
                     case FIXED -> Kind.FIXED;
                     case PROPAGATED -> Kind.REPEATED;
                     case NEW_VERSION -> Kind.EARLIER_VERSION;
-                    case TYPED, STATE_SET, CLEARED, LOCKED, UNLOCKED, RESEGMENTED -> Kind.TYPED;
+                    case TYPED, REPLACED, STATE_SET, CLEARED, LOCKED, UNLOCKED, RESEGMENTED -> Kind.TYPED;
                 };
         return new Origin(kind, -1, "");
     }

@@ -20,10 +20,16 @@ import org.swaplane.terms.TermListReader;
 public final class References {
     private final LaneFolder folder;
     private final LaneSettings settings;
+    private volatile List<String> personWords = List.of();
 
     References(LaneFolder folder, LaneSettings settings) {
         this.folder = folder;
         this.settings = settings;
+    }
+
+    /** Words that the person who works here knows to be right, in all lanes. */
+    public void setPersonWords(List<String> words) {
+        personWords = List.copyOf(words);
     }
 
     /** Keeps a file that is only looked at, in the lane's folder {@code reference}. */
@@ -68,6 +74,8 @@ public final class References {
      */
     public CheckRun checks() throws IOException {
         Profile profile = settings.profile();
-        return CheckRun.of(profile, CheckMaterial.read(profile, folder.path()));
+        List<String> keep = new ArrayList<>(profile.keep());
+        keep.addAll(personWords);
+        return CheckRun.of(profile.withKeep(keep), CheckMaterial.read(profile, folder.path()));
     }
 }

@@ -12,6 +12,8 @@ public enum StepKind {
     PROPOSED,
     /** Before the work, from memories. */
     FILLED,
+    /** Found and replaced. */
+    REPLACED,
     /** By a draft service. */
     DRAFTED,
     LOCKED,

@@ -34,6 +34,34 @@ public final class NumberWriter {
         return written.map(text -> inDigitsOf(wrong, text));
     }
 
+    /** How a number, time or date is written here where nothing else is known; as it stands where that is not certain. */
+    public String written(ReadNumber right) {
+        if (right.values().isEmpty()) {
+            return right.written();
+        }
+        return switch (right.kind()) {
+            case NUMBER -> number(right).orElse(right.written());
+            case TIME ->
+                notation.hours24() && right.written().matches("\\p{Nd}{1,2}[:.]\\p{Nd}{2}")
+                        ? right.written().replace(':', notation.dottedTime() ? '.' : ':')
+                        : right.written();
+            case DATE -> dateInOwnOrder(right);
+        };
+    }
+
+    private String dateInOwnOrder(ReadNumber right) {
+        String[] fields = right.values().iterator().next().split("-");
+        if (fields.length != 3 || right.values().size() > 1 || !right.written().matches("[\\p{Nd}./-]+")) {
+            return right.written();
+        }
+        StringBuilder out = new StringBuilder();
+        for (char field : notation.fieldOrder().toCharArray()) {
+            out.append(out.isEmpty() ? "" : String.valueOf(notation.dateSeparator()))
+                    .append(fields["yMd".indexOf(field)]);
+        }
+        return out.toString();
+    }
+
     /** In the digits that the text has, which may be others than the usual ones of its language. */
     private static String inDigitsOf(ReadNumber there, String text) {
         int digit =

@@ -37,7 +37,7 @@ class RepetitionsTest {
             Track track =
                     lane.trackStore().takeIn(Source.of("a.xlf", FILE.getBytes(StandardCharsets.UTF_8)), Progress.NONE);
 
-            Map<Integer, Value> edits = Repetitions.propagated(track.now(), 0);
+            Map<Integer, Value> edits = Repetitions.propagated(track.now(), 0, false);
 
             assertThat(edits).containsOnlyKeys(1, 2);
             Content second = edits.get(1).target();
@@ -45,7 +45,9 @@ class RepetitionsTest {
                     .isEqualTo("Weiter zu ⟦1/⟧");
             assertThat(second.tags().get(0).code()).isEqualTo("<x id='7'/>");
             assertThat(edits.get(2).state()).isEqualTo(State.TRANSLATED);
-            assertThat(Repetitions.propagated(track.now(), 1)).isEmpty();
+            assertThat(Repetitions.propagated(track.now(), 1, false)).isEmpty();
+            assertThat(Repetitions.propagated(track.now(), 0, true)).containsOnlyKeys(1);
+            assertThat(Repetitions.of(track.now(), 1)).contains(0, 1, 2);
         }
     }
 }

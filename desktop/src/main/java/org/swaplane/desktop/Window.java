@@ -49,6 +49,8 @@ public final class Window {
         Scene scene = new Scene(new StackPane(), 1280, 800);
         new Theme(scene, person);
         commands.add("dark", "", () -> true, () -> person.setDark(!person.isDark()));
+        commands.add("larger-text", "Shortcut+Plus", () -> true, () -> person.setFontSize(person.fontSize() + 1));
+        commands.add("smaller-text", "Shortcut+Minus", () -> true, () -> person.setFontSize(person.fontSize() - 1));
         lanes.ifPresent(show -> commands.add("lanes", "Shortcut+O", () -> true, show));
         scene.setRoot(new Shell(context, Views.ALL, commands));
         commands.listenTo(scene);

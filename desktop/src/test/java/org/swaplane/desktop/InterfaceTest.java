@@ -97,9 +97,9 @@ class InterfaceTest extends LaneWindow {
 
         change("lock", KeyCode.T);
         assertThat(lookup("#keys-said").queryLabeled().getText()).contains("is not free");
-        change("lock", KeyCode.O);
-        assertThat(lookup("#keys-lock").queryButton().getText()).contains("Alt+O");
-        assertThat(session.person().keys("lock")).contains("Alt+O");
+        change("lock", KeyCode.F9);
+        assertThat(lookup("#keys-lock").queryButton().getText()).contains("Alt+F9");
+        assertThat(session.person().keys("lock")).contains("Alt+F9");
     }
 
     private void change(String command, KeyCode code) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.geometry.NodeOrientation;
@@ -16,6 +17,7 @@ import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.DataFormat;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.text.TextFlow;
 import org.fxmisc.richtext.CharacterHit;
@@ -39,12 +41,14 @@ import org.swaplane.content.TagNotation;
 import org.swaplane.content.TagNumbers;
 import org.swaplane.content.Text;
 import org.swaplane.desktop.text.Controls;
+import org.swaplane.desktop.text.Invisibles;
 import org.swaplane.desktop.text.Isolates;
 import org.swaplane.desktop.text.LineShapes;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TagChip;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.desktop.text.Words;
+import org.swaplane.review.Transliteration;
 
 /** Edits a target: text, and tags as solid chips. */
 public final class TargetEditor extends GenericStyledArea<String, Either<String, Optional<Piece>>, String> {
@@ -54,9 +58,13 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
     private static final String ODD_WORD = "odd-word";
     private static final double LEAST_HEIGHT = 34;
     private static final double PADDING = 14;
+    private static final int LATIN_ENDS = 0x250;
 
     private final EditHistory history = new EditHistory();
     private String paragraphDirection = "";
+    private Optional<Transliteration> letters = Optional.empty();
+    private final StringBuilder latin = new StringBuilder();
+    private int latinEnd = -1;
     private boolean loading;
     private List<Span> marked = List.of();
     private Content source = Content.EMPTY;
@@ -71,6 +79,7 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
         plainTextChanges().subscribe(this::changed);
         totalHeightEstimateProperty().values().subscribe(height -> growToText());
         setAccessibleText(Strings.text("review.editor"));
+        addEventFilter(KeyEvent.KEY_TYPED, this::typedLatin);
         // Tab goes on to what comes next in the window; a tab character is put in by the list of special characters.
         Nodes.addInputMap(this, InputMap.ignore(EventPattern.keyPressed(KeyCode.TAB)));
         Nodes.addInputMap(this, InputMap.ignore(EventPattern.keyPressed(KeyCode.TAB, KeyCombination.SHIFT_DOWN)));
@@ -111,7 +120,7 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
         return segment.getSegment()
                 .unify(
                         text -> {
-                            TextExt node = new TextExt(text);
+                            TextExt node = new TextExt(Invisibles.of(text));
                             node.getStyleClass().setAll("target-text");
                             if (segment.getStyle().startsWith(FOUND)) {
                                 node.getStyleClass().add(FOUND);
@@ -317,6 +326,82 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
     /** What stands in the editor. */
     public Content content() {
         return EditorText.content(getDocument());
+    }
+
+    /** What is typed in Latin letters becomes letters of another script; empty for typing as it is. */
+    public void transliterate(Optional<Transliteration> script) {
+        letters = script;
+        latin.setLength(0);
+    }
+
+    /** A word grows letter by letter, and is written anew with each. */
+    private void typedLatin(KeyEvent event) {
+        String typed = event.getCharacter();
+        boolean letter = typed.length() == 1
+                && typed.charAt(0) < LATIN_ENDS
+                && (Character.isLetter(typed.charAt(0)) || typed.charAt(0) == '\'');
+        if (letters.isEmpty() || !isEditable() || event.isControlDown() || event.isAltDown() || event.isMetaDown()) {
+            return;
+        }
+        if (!letter) {
+            latin.setLength(0);
+            return;
+        }
+        if (getCaretPosition() != latinEnd || getSelection().getLength() > 0) {
+            latin.setLength(0);
+        }
+        String before = latin.isEmpty() ? "" : letters.get().written(latin);
+        latin.append(typed);
+        String after = letters.get().written(latin);
+        int end = latin.length() == 1 ? getSelection().getEnd() : getCaretPosition();
+        int start = latin.length() == 1 ? getSelection().getStart() : getCaretPosition() - before.length();
+        replaceText(start, end, after);
+        latinEnd = getCaretPosition();
+        event.consume();
+    }
+
+    /** Changes the words that are selected, or the one at the caret; tags stay where they are. */
+    public void change(UnaryOperator<String> words) {
+        IndexRange selected = getSelection();
+        int from = selected.getStart();
+        int to = selected.getEnd();
+        if (from == to) {
+            String text = getText();
+            while (from > 0 && Character.isLetterOrDigit(text.charAt(from - 1))) {
+                from--;
+            }
+            while (to < text.length() && Character.isLetterOrDigit(text.charAt(to))) {
+                to++;
+            }
+        }
+        int caret = getCaretPosition();
+        List<Run> runs = EditorText.content(subDocument(from, to)).runs().stream()
+                .map(run -> run instanceof Text text ? new Text(words.apply(text.value())) : run)
+                .toList();
+        replace(from, to, document(runs));
+        if (selected.getLength() > 0) {
+            selectRange(from, Math.min(from + (to - from), getLength()));
+        } else {
+            moveTo(Math.min(caret, getLength()));
+        }
+    }
+
+    /** The text before the caret, without tags. */
+    public String beforeCaret() {
+        return EditorText.content(subDocument(0, getCaretPosition())).plainText();
+    }
+
+    /** Puts a word in the place of one that was begun before the caret. */
+    public void complete(String begun, String word) {
+        int caret = getCaretPosition();
+        replaceText(caret - begun.length(), caret, word);
+    }
+
+    /** Draws it again, as what is drawn otherwise now. */
+    public void redraw() {
+        int caret = getCaretPosition();
+        show(content());
+        moveTo(Math.min(caret, getLength()));
     }
 
     /** Copies with tags, for a target; other programs get the text alone. */

@@ -7,6 +7,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.PasswordField;
 import javafx.scene.control.Spinner;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
@@ -21,6 +22,8 @@ import org.swaplane.lane.Initials;
 
 /** What holds for the person in all lanes. Each is kept as soon as it is set; lanes that are there do not change by it. */
 public final class PersonPane extends VBox {
+    private static final int LOOKUPS = 3;
+
     private final PersonSettings settings;
     private final TextField name = new TextField();
     private final TextField initials = new TextField();
@@ -34,6 +37,7 @@ public final class PersonPane extends VBox {
             List.of("", "en", "de"),
             code -> Strings.text(code.isEmpty() ? "person.language.system" : "person.language." + code));
     private final TextField folder = new TextField();
+    private final TextArea lookups = new TextArea();
     private final TextField draftAddress = new TextField();
     private final PasswordField draftKey = new PasswordField();
     private boolean showing;
@@ -48,6 +52,13 @@ public final class PersonPane extends VBox {
         name.setId("person-name");
         initials.setId("person-initials");
         folder.setId("person-folder");
+        lookups.setId("person-lookups");
+        lookups.setPrefRowCount(LOOKUPS);
+        lookups.setPromptText(Strings.text("person.lookups.example"));
+        lookups.setAccessibleText(Strings.text("person.lookups"));
+        lookups.textProperty()
+                .addListener((property, before, now) ->
+                        unlessShowing(() -> settings.setLookups(now.lines().toList())));
         draftAddress.setId("person-draft-address");
         draftAddress.setPromptText(Strings.text("person.draft-address.hint"));
         draftKey.setId("person-draft-key");
@@ -96,6 +107,9 @@ public final class PersonPane extends VBox {
                         Controls.quiet(Strings.text("person.languages.hint")),
                         field("lanes.source", source),
                         field("lanes.targets", targets),
+                        Controls.heading("person.lookups"),
+                        Controls.quiet(Strings.text("person.lookups.hint")),
+                        lookups,
                         Controls.heading("person.drafts"),
                         Controls.quiet(Strings.text("person.drafts.hint")),
                         field("person.draft-address", draftAddress),
@@ -134,6 +148,7 @@ public final class PersonPane extends VBox {
         folder.setText(settings.lanesFolder().toString());
         source.setCode(settings.chosenSource());
         targets.setCodes(settings.chosenTargets());
+        lookups.setText(String.join("\n", settings.lookups()));
         draftAddress.setText(settings.draftAddress());
         draftKey.setText(settings.draftKey());
         keys.show();

@@ -185,6 +185,11 @@ final class MatchesPane extends VBox {
         return caption.toString();
     }
 
+    /** The translations that are offered, the best first. */
+    List<String> texts() {
+        return known.offers().stream().map(offer -> offer.target().plainText()).toList();
+    }
+
     /** Makes the n-th match the target of the segment. */
     void take(int number) {
         if (index != session.currentProperty().get()) {

@@ -1,10 +1,21 @@
 package org.swaplane.desktop.review;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Collections;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.IntPredicate;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import org.swaplane.check.Finding;
@@ -12,43 +23,46 @@ import org.swaplane.check.Severity;
 import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
+import org.swaplane.content.TagNumbers;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.SegmentSelection;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.document.Segment;
 import org.swaplane.document.State;
+import org.swaplane.lane.Repetitions;
 import org.swaplane.lane.StepKind;
 import org.swaplane.lane.TrackSnapshot;
+import org.swaplane.lane.Value;
+import org.swaplane.review.FilteredSegments;
+import org.swaplane.review.SegmentFilter;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
 
 /** Which segments are listed, and what the keys do with the one in hand. */
 final class ReviewModel {
+    /** So many segments are listed without anybody noticing. */
+    private static final int AT_ONCE = 3000;
+
+    private static final int NEAR = 2;
+    private static final int MOST_JUMPS = 50;
+
     private final LaneSession session;
     private final ObservableList<Integer> listed = FXCollections.observableArrayList();
-    private Filter filter = Filter.ALL;
+    private SegmentFilter filter = SegmentFilter.ALL;
+    private final Map<Integer, Integer> positions = new HashMap<>();
+    private boolean whole;
+    private final Set<Integer> chosen = new TreeSet<>();
+    private long turns;
+    private boolean extending;
+    private boolean jumpingBack;
+    private final Deque<String> jumps = new ArrayDeque<>();
     private int part = -1;
     private String text = "";
     private boolean chosenByMouse;
+    private int spokenAt = -1;
+    private List<Span> spoken = List.of();
     private int marked = -1;
     private List<Span> terms = List.of();
-
-    /** Which segments to list. */
-    enum Filter {
-        ALL,
-        OPEN,
-        INITIAL,
-        TRANSLATED,
-        REVIEWED,
-        FINAL,
-        PREFILLED,
-        FINDINGS,
-        CHANGED,
-        LOCKED,
-        DRAFTS,
-        PROPOSALS,
-        NOTES,
-        LIMITED
-    }
 
     ReviewModel(LaneSession session) {
         this.session = session;
@@ -58,83 +72,159 @@ final class ReviewModel {
         return listed;
     }
 
-    /** Where a segment stands in the list, which is in the order of the file; negative where it is not in it. */
+    /** Where a segment stands in the list; negative where it is not in it. */
     int position(int index) {
-        return Collections.binarySearch(listed, index);
+        boolean there = index >= 0 && index < listed.size();
+        return whole ? (there ? index : -1) : positions.getOrDefault(index, -1);
     }
 
     /** {@code wantedPart} is the index of a part of the document, negative for all. */
-    void filter(Filter chosen, int wantedPart, String wanted) {
+    void filter(SegmentFilter chosen, int wantedPart, String wanted, Runnable then) {
         filter = chosen;
         part = wantedPart;
         text = wanted.strip().toLowerCase(Locale.ROOT);
-        list();
+        list(then);
     }
 
-    /** Makes the list anew; the segment in hand stays in hand when it is still listed. */
-    void list() {
-        List<Integer> found = new ArrayList<>();
+    SegmentFilter filter() {
+        return filter;
+    }
+
+    /** Makes the list anew; the segment in hand stays in hand when it is still listed. A large file is listed in the background. */
+    void list(Runnable then) {
         TrackSnapshot track = session.snapshot();
-        for (int i = 0; track != null && i < track.size(); i++) {
-            if (matches(track, i)) {
-                found.add(i);
-            }
+        long turn = ++turns;
+        if (track == null) {
+            show(null, List.of());
+            then.run();
+            return;
         }
-        session.setListed(
-                track == null || found.size() == track.size() ? Optional.empty() : Optional.of(List.copyOf(found)));
+        SegmentFilter wanted = filter.withText(text);
+        if (wanted.equals(SegmentFilter.ALL) && isWhole(track)) {
+            show(track, IntStream.range(0, track.size()).boxed().toList());
+            then.run();
+            return;
+        }
+        Supplier<List<Integer>> finding = finding(track, wanted);
+        boolean asksJournal = !wanted.person().isBlank() || !wanted.since().isBlank();
+        if (track.size() <= AT_ONCE && !asksJournal) {
+            try {
+                show(track, finding.get());
+            } catch (CannotProceedException e) {
+                session.failed(e);
+            }
+            then.run();
+            return;
+        }
+        session.background()
+                .read(
+                        Strings.text("task.filter"),
+                        progress -> finding.get(),
+                        found -> {
+                            if (turn == turns && session.track() == track.track()) {
+                                show(session.snapshot(), found);
+                                then.run();
+                            }
+                        },
+                        session::failed);
+    }
+
+    private boolean isWhole(TrackSnapshot track) {
+        SegmentSelection only = session.selectionProperty().get();
+        return part < 0 && (only == null || only.track() != track.track());
+    }
+
+    /** What lists the segments on whatever thread; all that belongs to this one is asked for before. */
+    private Supplier<List<Integer>> finding(TrackSnapshot track, SegmentFilter wanted) {
+        Map<Integer, Set<String>> checks = new HashMap<>();
+        session.checking().open().forEach(finding -> checks.computeIfAbsent(finding.segment(), any -> new HashSet<>())
+                .add(finding.check()));
+        SegmentSelection only = session.selectionProperty().get();
+        int inPart = part;
+        FilteredSegments segments =
+                new FilteredSegments(track, session.annotations().known(checks));
+        return () -> segments.of(wanted, Progress.NONE).stream()
+                .filter(index -> inPart < 0 || track.segment(index).part() == inPart)
+                .filter(index -> only == null
+                        || only.track() != track.track()
+                        || only.keys().contains(track.segment(index).key()))
+                .toList();
+    }
+
+    private void show(TrackSnapshot track, List<Integer> found) {
+        session.setListed(track == null || found.size() == track.size() ? Optional.empty() : Optional.of(found));
+        chosen.clear();
+        whole = track != null && found.size() == track.size() && filter.order() == SegmentFilter.Order.DOCUMENT;
         if (!found.equals(listed)) {
+            positions.clear();
+            for (int i = 0; i < found.size() && !whole; i++) {
+                positions.put(found.get(i), i);
+            }
             listed.setAll(found);
         }
-        if (!found.isEmpty()
-                && Collections.binarySearch(found, session.currentProperty().get()) < 0) {
+        if (!found.isEmpty() && position(session.currentProperty().get()) < 0) {
             session.currentProperty().set(found.get(0));
         }
     }
 
-    private boolean matches(TrackSnapshot track, int index) {
-        Segment segment = track.segment(index);
-        boolean inFilter =
-                switch (filter) {
-                    case ALL -> true;
-                    case OPEN -> track.isOpen(index);
-                    case INITIAL -> isIn(State.INITIAL, track, index);
-                    case TRANSLATED -> isIn(State.TRANSLATED, track, index);
-                    case REVIEWED -> isIn(State.REVIEWED, track, index);
-                    case FINAL -> isIn(State.FINAL, track, index);
-                    case PREFILLED -> !segment.locked() && track.target(index).sameAs(segment.source());
-                    case FINDINGS -> !session.checking().open(index).isEmpty();
-                    case CHANGED -> !track.target(index).equals(segment.target());
-                    case LOCKED -> segment.locked();
-                    case DRAFTS -> track.value(index).isDraft();
-                    case PROPOSALS -> !segment.proposals().isEmpty();
-                    case NOTES -> !segment.notes().isEmpty();
-                    case LIMITED -> !segment.limits().isNone();
-                };
-        boolean inPart = part < 0 || segment.part() == part;
-        return isSelected(track, segment)
-                && inFilter
-                && inPart
-                && (text.isEmpty() || contains(track.segment(index).source()) || contains(track.target(index)));
+    /** Several segments that the next command is about; empty for the one in hand only. */
+    Set<Integer> chosen() {
+        return chosen;
     }
 
-    /** Whether it is among those that a figure elsewhere led to. */
-    private boolean isSelected(TrackSnapshot track, Segment segment) {
-        SegmentSelection selection = session.selectionProperty().get();
-        return selection == null
-                || selection.track() != track.track()
-                || selection.keys().contains(segment.key());
+    /** What the next command is about. */
+    private Collection<Integer> meant() {
+        return chosen.isEmpty() ? List.of(session.currentProperty().get()) : List.copyOf(chosen);
     }
 
-    private static boolean isIn(State state, TrackSnapshot track, int index) {
-        return !track.segment(index).locked() && track.state(index) == state;
+    /** Takes a segment to those that are chosen, or from them. */
+    void toggleChosen(int index) {
+        if (chosen.isEmpty()) {
+            chosen.add(session.currentProperty().get());
+        }
+        if (!chosen.remove(index)) {
+            chosen.add(index);
+        }
     }
 
-    private boolean contains(Content content) {
-        return content.plainText().toLowerCase(Locale.ROOT).contains(text);
+    /** Chooses all from the one in hand to another one, in the order of the list. */
+    void chooseTo(int index) {
+        int here = position(session.currentProperty().get());
+        int there = position(index);
+        if (here >= 0 && there >= 0) {
+            chosen.clear();
+            chosen.addAll(listed.subList(Math.min(here, there), Math.max(here, there) + 1));
+        }
+    }
+
+    /** Goes up or down and takes the segments on the way to those that are chosen. */
+    void extend(int by) {
+        Set<Integer> before = new TreeSet<>(chosen);
+        before.add(session.currentProperty().get());
+        extending = true;
+        move(by);
+        extending = false;
+        chosen.addAll(before);
+        chosen.add(session.currentProperty().get());
+    }
+
+    void chooseAll() {
+        chosen.addAll(listed);
+    }
+
+    /** Somebody went to another segment by itself. */
+    void forgetChosen() {
+        if (!extending) {
+            chosen.clear();
+        }
     }
 
     /** Marks the current segment as reviewed and goes to the next open one; errors in it are said, and may forbid it. */
     void reviewed() {
+        if (!chosen.isEmpty()) {
+            setState(State.REVIEWED);
+            return;
+        }
         int index = session.currentProperty().get();
         List<Finding> errors = session.checking().open(index).stream()
                 .filter(finding -> finding.severity() == Severity.ERROR)
@@ -156,13 +246,36 @@ final class ReviewModel {
         nextOpen(index).ifPresent(session.currentProperty()::set);
     }
 
-    /** Sets the state of the segment in hand, where there is something that can have one. */
+    /** Sets the state of the segments that are meant, where there is something that can have one. */
     void setState(State state) {
-        int index = session.currentProperty().get();
         TrackSnapshot track = session.snapshot();
-        if (!track.segment(index).locked() && !track.target(index).isEmpty()) {
-            session.editing().setState(index, state);
+        Map<Integer, Value> edits = new HashMap<>();
+        int kept = 0;
+        boolean forbidden = state.compareTo(State.REVIEWED) >= 0
+                && !session.lane().settings().allowsReviewedErrors();
+        for (int index : meant()) {
+            boolean faulty = forbidden
+                    && session.checking().open(index).stream()
+                            .anyMatch(finding -> finding.severity() == Severity.ERROR);
+            if (faulty) {
+                kept++;
+            } else if (!track.value(index).locked() && !track.target(index).isEmpty()) {
+                edits.put(index, new Value(track.target(index), state));
+            }
         }
+        session.editing().apply(StepKind.STATE_SET, edits);
+        if (kept > 0) {
+            session.notify(Notification.Tone.FAILED, Strings.text("review.kept-with-errors", kept));
+        }
+    }
+
+    /** Empties the targets of the segments that are meant. */
+    void clearTargets() {
+        Map<Integer, Value> edits = new HashMap<>();
+        meant().stream()
+                .filter(index -> !session.snapshot().value(index).locked())
+                .forEach(index -> edits.put(index, Value.written(Content.EMPTY)));
+        session.editing().apply(StepKind.CLEARED, edits);
     }
 
     /** The next open segment of the list, from the top again after the last. */
@@ -175,6 +288,85 @@ final class ReviewModel {
             }
         }
         return Optional.empty();
+    }
+
+    /** Goes to the next listed segment of a kind, from the top again after the last; says so where there is none. */
+    void goToNext(IntPredicate kind, String none) {
+        int at = Math.max(0, position(session.currentProperty().get()));
+        for (int i = 1; i <= listed.size(); i++) {
+            int candidate = listed.get((at + i) % listed.size());
+            if (candidate != session.currentProperty().get() && kind.test(candidate)) {
+                session.currentProperty().set(candidate);
+                return;
+            }
+        }
+        session.notify(Notification.Tone.DONE, Strings.text(none));
+    }
+
+    void nextOpen() {
+        goToNext(session.snapshot()::isOpen, "review.no-next-open");
+    }
+
+    void nextEmpty() {
+        goToNext(index -> session.snapshot().target(index).isEmpty(), "review.no-next-empty");
+    }
+
+    void nextFinding() {
+        goToNext(index -> !session.checking().open(index).isEmpty(), "review.no-next-finding");
+    }
+
+    void nextNote() {
+        TrackSnapshot track = session.snapshot();
+        goToNext(
+                index -> !track.segment(index).notes().isEmpty()
+                        || !session.annotations().of(track.segment(index).key()).isEmpty(),
+                "review.no-next-note");
+    }
+
+    void nextRepetition() {
+        TrackSnapshot track = session.snapshot();
+        int here = session.currentProperty().get();
+        goToNext(index -> Repetitions.isSame(track, here, index), "review.no-next-repetition");
+    }
+
+    /** The source's tags with a number that the target does not have yet. */
+    List<Tag> missingTags(Content target, int number) {
+        Content source =
+                session.snapshot().segment(session.currentProperty().get()).source();
+        List<Integer> numbers = TagNumbers.of(source).in(source);
+        List<Tag> tags = source.tags();
+        List<Tag> missing = missingTags(target);
+        return IntStream.range(0, tags.size())
+                .filter(i -> numbers.get(i) == number)
+                .mapToObj(tags::get)
+                .filter(missing::contains)
+                .toList();
+    }
+
+    /** Back to where somebody was before a jump. */
+    void jumpBack() {
+        TrackSnapshot track = session.snapshot();
+        while (!jumps.isEmpty()) {
+            OptionalInt index = track.index(jumps.pop());
+            if (index.isPresent()
+                    && index.getAsInt() != session.currentProperty().get()) {
+                jumpingBack = true;
+                session.currentProperty().set(index.getAsInt());
+                jumpingBack = false;
+                return;
+            }
+        }
+    }
+
+    /** Somebody came from a segment; going on by one or two is no jump. */
+    void cameFrom(int before, int now) {
+        TrackSnapshot track = session.snapshot();
+        if (!jumpingBack && Math.abs(now - before) > NEAR && before >= 0 && before < track.size()) {
+            jumps.push(track.segment(before).key());
+            if (jumps.size() > MOST_JUMPS) {
+                jumps.removeLast();
+            }
+        }
     }
 
     /** The mouse chose a segment, which stays where it is on the screen. */
@@ -216,6 +408,16 @@ final class ReviewModel {
         return index == marked && index == session.currentProperty().get() ? terms : List.of();
     }
 
+    /** The word of a source that is being read aloud. */
+    void markSpoken(int index, List<Span> words) {
+        spokenAt = index;
+        spoken = List.copyOf(words);
+    }
+
+    List<Span> spoken(int index) {
+        return index == spokenAt ? spoken : List.of();
+    }
+
     /** Goes up or down in the list. */
     void move(int by) {
         if (session.hasSegments() && !listed.isEmpty()) {
@@ -225,10 +427,13 @@ final class ReviewModel {
     }
 
     void copySource() {
-        int index = session.currentProperty().get();
-        if (!session.snapshot().segment(index).locked()) {
-            session.editing().setTarget(index, session.snapshot().segment(index).source(), StepKind.COPIED);
-        }
+        TrackSnapshot track = session.snapshot();
+        Map<Integer, Value> edits = new HashMap<>();
+        meant().stream()
+                .filter(index -> !track.value(index).locked())
+                .forEach(index ->
+                        edits.put(index, Value.written(track.segment(index).source())));
+        session.editing().apply(StepKind.COPIED, edits);
     }
 
     /** Makes the n-th proposal of the file the target of the segment in hand. */
@@ -240,7 +445,7 @@ final class ReviewModel {
     }
 
     void toggleLock() {
-        session.editing().toggleLock(session.currentProperty().get());
+        session.editing().toggleLocks(meant());
     }
 
     void fixFirst() {

@@ -17,6 +17,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.check.Finding;
 import org.swaplane.check.Pairing;
+import org.swaplane.compare.Span;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.desktop.editor.TargetEditor;
@@ -27,6 +28,7 @@ import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Segment;
 import org.swaplane.lane.Conflict;
+import org.swaplane.review.Transliteration;
 
 /** Where the segment in hand is worked at: editor, limit, pairing strip, findings with their fix. There is one, and it moves. */
 final class SegmentBench extends VBox {
@@ -47,6 +49,7 @@ final class SegmentBench extends VBox {
     /** Whether the keyboard is the editor's, also while its row is not on the screen. */
     private boolean wantsFocus;
 
+    private Runnable onTyped = () -> {};
     private Node standIn = this;
     private Pairing shownPairs;
     private List<Finding> shownFindings = List.of();
@@ -139,6 +142,7 @@ final class SegmentBench extends VBox {
         pairing.setNodeOrientation(language.direction());
         editor.load(loaded.source(), session.snapshot().target(index));
         editor.setEditable(!loaded.locked());
+        transliterate();
         freshlyLoaded = true;
         loading = false;
     }
@@ -224,8 +228,38 @@ final class SegmentBench extends VBox {
             Content content = editor.content();
             if (!content.equals(session.snapshot().target(index))) {
                 session.editing().type(index, content);
+                // The caret moves when this is done.
+                Platform.runLater(onTyped);
             }
         }
+    }
+
+    /** Marks the word that is being read aloud; without one, what findings are about is marked again. */
+    void markSpoken(List<Span> words) {
+        if (words.isEmpty()) {
+            freshlyLoaded = true;
+            showFindings();
+        } else {
+            editor.mark(words);
+        }
+    }
+
+    /** Types in the script of the language where the person chose so. */
+    void transliterate() {
+        String language = session.snapshot().targetLanguage(index);
+        boolean on =
+                !session.person().choice(ReviewView.TRANSLITERATED, language).isEmpty();
+        editor.transliterate(on ? Transliteration.of(language) : Optional.empty());
+    }
+
+    /** {@code listener} is told of each letter that somebody typed. */
+    void onTyped(Runnable listener) {
+        onTyped = listener;
+    }
+
+    /** Draws the target again, as it is drawn otherwise now. */
+    void redraw() {
+        editor.redraw();
     }
 
     TargetEditor editor() {

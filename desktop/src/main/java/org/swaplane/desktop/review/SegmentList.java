@@ -17,10 +17,11 @@ final class SegmentList {
     private final VirtualFlow<Integer, SegmentRow> flow;
     private final VirtualizedScrollPane<VirtualFlow<Integer, SegmentRow>> node;
 
-    SegmentList(LaneSession session, SegmentBench bench, ReviewModel model) {
+    /** {@code changed} is told when other segments are chosen. */
+    SegmentList(LaneSession session, SegmentBench bench, ReviewModel model, Runnable changed) {
         this.listed = model.listed();
         this.flow = VirtualFlow.createVertical(listed, index -> {
-            SegmentRow row = new SegmentRow(index, session, bench, model);
+            SegmentRow row = new SegmentRow(index, session, bench, model, changed);
             rows.add(row);
             return row;
         });
@@ -40,6 +41,12 @@ final class SegmentList {
     /** Draws the rows on the screen as their segments stand now. */
     void refresh() {
         rows.stream().filter(row -> row.getNode().getParent() != null).forEach(SegmentRow::refresh);
+    }
+
+    /** Draws all rows anew, since texts are drawn otherwise now. */
+    void redraw() {
+        rows.forEach(SegmentRow::forget);
+        refresh();
     }
 
     /** Brings a row to its place, when the list is laid out. */

@@ -1,5 +1,6 @@
 package org.swaplane.desktop.review;
 
+import java.util.ArrayList;
 import java.util.List;
 import javafx.css.PseudoClass;
 import javafx.geometry.VPos;
@@ -28,6 +29,7 @@ import org.swaplane.lane.Value;
 /** One segment of the list; the current one opens up and holds the bench on which it is worked at. */
 final class SegmentRow implements Cell<Integer, Node> {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
     private static final PseudoClass LOCKED = PseudoClass.getPseudoClass("locked");
 
     private static final double GUTTER = 40;
@@ -44,6 +46,7 @@ final class SegmentRow implements Cell<Integer, Node> {
     private final LaneMark mark = new LaneMark();
     private final Tooltip state = new Tooltip();
     private final Label draft = Controls.styled(new Label(Strings.text("review.draft")), "row-note");
+    private final Label noted = Controls.styled(new Label(), "row-note");
     private final Label found = Controls.styled(new Label(), "found");
     private int index;
     private Shown shown;
@@ -51,23 +54,36 @@ final class SegmentRow implements Cell<Integer, Node> {
 
     /** What the row was drawn from. */
     private record Shown(
-            Segment segment, Value value, List<Finding> findings, List<Span> terms, String search, boolean current) {}
+            Segment segment,
+            Value value,
+            List<Finding> findings,
+            List<Span> terms,
+            String search,
+            boolean current,
+            boolean chosen,
+            String marks) {}
 
     private record ShownSource(Segment segment, List<Span> marked, List<Span> hits, List<Span> terms) {}
 
-    SegmentRow(int index, LaneSession session, SegmentBench bench, ReviewModel model) {
+    SegmentRow(int index, LaneSession session, SegmentBench bench, ReviewModel model, Runnable changed) {
         this.session = session;
         this.bench = bench;
         this.model = model;
         ColumnConstraints wide = new ColumnConstraints(60, 100, Double.MAX_VALUE);
         wide.setHgrow(Priority.ALWAYS);
         grid.getColumnConstraints().setAll(new ColumnConstraints(GUTTER), wide, wide, new ColumnConstraints(STATES));
-        VBox states = Controls.styled(new VBox(mark, found, draft), "row-state");
+        VBox states = Controls.styled(new VBox(mark, found, draft, noted), "row-state");
         Tooltip.install(states, state);
         grid.addRow(0, number, source, targetCell, states);
         grid.getChildren().forEach(child -> GridPane.setValignment(child, VPos.TOP));
         grid.setOnMousePressed(event -> {
-            if (session.currentProperty().get() != this.index) {
+            if (event.isShortcutDown()) {
+                model.toggleChosen(this.index);
+                changed.run();
+            } else if (event.isShiftDown()) {
+                model.chooseTo(this.index);
+                changed.run();
+            } else if (session.currentProperty().get() != this.index) {
                 model.choose(this.index);
             }
         });
@@ -90,6 +106,12 @@ final class SegmentRow implements Cell<Integer, Node> {
         refresh();
     }
 
+    /** What is drawn is drawn anew the next time. */
+    void forget() {
+        shown = null;
+        shownSource = null;
+    }
+
     /** Draws the segment as it stands now. */
     void refresh() {
         TrackSnapshot track = session.snapshot();
@@ -99,7 +121,15 @@ final class SegmentRow implements Cell<Integer, Node> {
         Segment segment = track.segment(index);
         boolean current = session.currentProperty().get() == index;
         List<Finding> findings = session.checking().open(index);
-        Shown now = new Shown(segment, track.value(index), findings, model.terms(index), model.searched(), current);
+        Shown now = new Shown(
+                segment,
+                track.value(index),
+                findings,
+                model.terms(index),
+                model.searched(),
+                current,
+                model.chosen().contains(index),
+                marks(segment.key()));
         if (!now.equals(shown)) {
             shown = now;
             show(track, now);
@@ -107,6 +137,19 @@ final class SegmentRow implements Cell<Integer, Node> {
         if (current) {
             bench.moveTo(grid, targetCell, index);
         }
+    }
+
+    private static List<Span> joined(List<Span> one, List<Span> other) {
+        List<Span> all = new ArrayList<>(one);
+        all.addAll(other);
+        return all;
+    }
+
+    /** Signs of a bookmark and of open notes. */
+    private String marks(String key) {
+        String bookmark = session.annotations().isBookmarked(key) ? "◆" : "";
+        boolean open = session.annotations().of(key).stream().anyMatch(note -> !note.settled());
+        return open ? bookmark + "✎" : bookmark;
     }
 
     private void show(TrackSnapshot track, Shown now) {
@@ -120,7 +163,10 @@ final class SegmentRow implements Cell<Integer, Node> {
         found.setAccessibleText(Strings.text("review.found", now.findings().size()));
         Controls.showIf(found, !now.findings().isEmpty());
         Controls.showIf(draft, now.value().isDraft());
+        noted.setText(now.marks());
+        Controls.showIf(noted, !now.marks().isEmpty());
         grid.pseudoClassStateChanged(CURRENT, now.current());
+        grid.pseudoClassStateChanged(CHOSEN, now.chosen());
         grid.pseudoClassStateChanged(LOCKED, segment.locked());
         if (!now.current()) {
             showTarget(track, numbers, now.findings());
@@ -148,7 +194,7 @@ final class SegmentRow implements Cell<Integer, Node> {
                 .flatMap(each -> each.source().stream())
                 .sorted()
                 .toList();
-        List<Span> hits = model.hits(segment.source());
+        List<Span> hits = model.spoken(index).isEmpty() ? model.hits(segment.source()) : model.spoken(index);
         ShownSource now = new ShownSource(segment, marked, hits, model.terms(index));
         if (!now.equals(shownSource)) {
             shownSource = now;

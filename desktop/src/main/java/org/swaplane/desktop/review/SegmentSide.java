@@ -2,6 +2,7 @@ package org.swaplane.desktop.review;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -26,9 +27,12 @@ import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.lane.HistoryEntry;
 import org.swaplane.lane.Origin;
+import org.swaplane.lane.Repetitions;
 import org.swaplane.lane.SegmentRemark;
+import org.swaplane.lane.StepKind;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
+import org.swaplane.lane.Value;
 
 /** Beside the list: what the file and people say of the segment in hand, and what happened to it. */
 final class SegmentSide extends ScrollPane {
@@ -36,6 +40,8 @@ final class SegmentSide extends ScrollPane {
     private final CutPanel cut;
     private final MatchesPane matches;
     private final TermsPane terms;
+    private final NotesPane notes;
+    private final Label repeated = Controls.quiet("");
     private final VBox content = Controls.styled(new VBox(), "side");
     private final VBox history = Controls.styled(new VBox(), "column");
     private Shown shown;
@@ -50,6 +56,7 @@ final class SegmentSide extends ScrollPane {
         this.session = session;
         this.cut = new CutPanel(session);
         this.matches = new MatchesPane(session);
+        this.notes = new NotesPane(session, back);
         this.terms = new TermsPane(session, insert, terms, back);
         setContent(content);
         setFitToWidth(true);
@@ -61,6 +68,10 @@ final class SegmentSide extends ScrollPane {
 
     TermsPane terms() {
         return terms;
+    }
+
+    NotesPane notes() {
+        return notes;
     }
 
     MatchesPane matches() {
@@ -102,9 +113,27 @@ final class SegmentSide extends ScrollPane {
             shown = now;
             fill(track, now);
         }
+        notes.show(track, index);
         matches.show(track, index);
         terms.show(track, index);
         readHistory(now);
+        countRepetitions(track, now);
+    }
+
+    /** How often the source stands in the file, where that is more than once. */
+    private void countRepetitions(TrackSnapshot track, Shown of) {
+        session.background()
+                .read(
+                        Strings.text("task.history"),
+                        progress -> Repetitions.of(track, of.index()),
+                        all -> {
+                            if (of.equals(shown)) {
+                                Controls.showIf(repeated, all.size() > 1);
+                                repeated.setText(
+                                        Strings.text("side.repeated", all.indexOf(of.index()) + 1, all.size()));
+                            }
+                        },
+                        session::failed);
     }
 
     private void fill(TrackSnapshot track, Shown now) {
@@ -118,6 +147,8 @@ final class SegmentSide extends ScrollPane {
         if (segment.locked()) {
             add(Controls.quiet(Strings.text("side.lock." + segment.lock().name().toLowerCase(Locale.ROOT))));
         }
+        repeated.setText("");
+        add(repeated);
         Origin origin = track.value(index).origin();
         if (track.value(index).isDraft()) {
             add(Controls.quiet(Strings.text("side.is-draft", session.drafts().words(origin.name()))));
@@ -132,18 +163,13 @@ final class SegmentSide extends ScrollPane {
         add(terms);
         showProposals(index, segment, language);
         add(Controls.heading("side.notes"));
-        boolean any = false;
         for (Note note : segment.notes()) {
             add(entry(caption(note), note.text()));
-            any = true;
         }
         for (SegmentRemark remark : now.remarks()) {
             add(entry(Strings.text("side.remark", remark.author()), remark.text()));
-            any = true;
         }
-        if (!any) {
-            add(Controls.quiet(Strings.text("side.no-notes")));
-        }
+        add(notes);
         if (track.isDocument()) {
             cut.show(index);
             add(cut);
@@ -183,9 +209,20 @@ final class SegmentSide extends ScrollPane {
         entries = read;
         history.getChildren()
                 .setAll(read.stream()
-                        .map(change -> history(change, segment, language))
+                        .map(change -> restorable(history(change, segment, language), segment, change.after()))
                         .toList());
         history.getChildren().add(entry(Strings.text("side.as-came"), segment.target(), segment, List.of(), language));
+    }
+
+    /** With a way back to what the segment held then. */
+    private VBox restorable(VBox entry, Segment segment, Value then) {
+        int index = shown.index();
+        if (!segment.locked() && !then.target().equals(session.snapshot().target(index))) {
+            Button restore = Controls.button("restore", "side.restore", () -> session.editing()
+                    .apply(StepKind.TYPED, Map.of(index, then.withLock(false))));
+            entry.getChildren().add(Controls.styled(restore, "small"));
+        }
+        return entry;
     }
 
     /** What the file proposes as translation. */

@@ -135,6 +135,11 @@ final class TermsPane extends VBox {
         entries.getChildren().setAll(nodes);
     }
 
+    /** What the terms of the source are called in the target. */
+    List<String> wordings() {
+        return offered;
+    }
+
     /** Puts the first term into the target that does not stand in it yet. */
     void insertNext(String written) {
         offered.stream()

@@ -73,6 +73,7 @@ public final class Checking {
 
     /** Takes the lane's profile as it is now; the files that it names are read before anything else is checked. */
     void readProfile() {
+        session.lane().references().setPersonWords(session.person().words());
         try {
             profile = session.lane().settings().profile();
         } catch (CannotProceedException e) {
@@ -118,6 +119,30 @@ public final class Checking {
         readProfile();
         if (session.snapshot() != null) {
             check();
+        }
+    }
+
+    /** What a word may be meant by that the dictionary does not know. */
+    public void suggestions(String word, String language, Consumer<List<String>> known) {
+        CheckRun current = checks;
+        session.background()
+                .read(
+                        Strings.text("task.words"),
+                        progress -> current.suggestions(word, language),
+                        known,
+                        session::failed);
+    }
+
+    /** Takes a word for right: in this lane, or wherever the person works. */
+    public void learn(String word, boolean everywhere) {
+        if (everywhere) {
+            session.person().addWord(word);
+            session.lane().references().setPersonWords(session.person().words());
+            profileChanged();
+        } else {
+            List<String> keep = new ArrayList<>(profile.keep());
+            keep.add(word);
+            setProfile(profile.withKeep(keep));
         }
     }
 

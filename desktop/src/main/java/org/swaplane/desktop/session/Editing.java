@@ -3,7 +3,6 @@ package org.swaplane.desktop.session;
 import java.time.Duration;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -178,11 +177,19 @@ public final class Editing {
                 .ifPresent(target -> setTarget(index, target, StepKind.PROPOSED));
     }
 
-    /** Locks the unit of a segment, or unlocks it. */
-    public void toggleLock(int index) {
+    /** What one command does to several segments, as one step. */
+    public void apply(StepKind kind, Map<Integer, Value> edits) {
+        edit(kind, edits);
+    }
+
+    /** Locks the units of segments, or unlocks them where the first of these is locked. */
+    public void toggleLocks(Collection<Integer> indices) {
+        if (indices.isEmpty()) {
+            return;
+        }
         try {
-            boolean locked = now().segment(index).locked();
-            edit(locked ? StepKind.UNLOCKED : StepKind.LOCKED, now().locks(List.of(index), !locked));
+            boolean locked = now().value(indices.iterator().next()).locked();
+            edit(locked ? StepKind.UNLOCKED : StepKind.LOCKED, now().locks(indices, !locked));
         } catch (CannotProceedException e) {
             session.failed(e);
         }
@@ -196,8 +203,8 @@ public final class Editing {
     }
 
     /** Gives the target of a segment to all open segments with the same source; returns how many there were. */
-    public int propagate(int index) {
-        Map<Integer, Value> edits = Repetitions.propagated(now(), index);
+    public int propagate(int index, boolean onlyEmpty) {
+        Map<Integer, Value> edits = Repetitions.propagated(now(), index, onlyEmpty);
         edit(StepKind.PROPAGATED, edits);
         return edits.size();
     }

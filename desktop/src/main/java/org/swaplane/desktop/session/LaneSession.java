@@ -28,6 +28,7 @@ import org.swaplane.lane.Step;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.lane.Trip;
+import org.swaplane.speech.Voice;
 import org.swaplane.task.CannotProceedException;
 
 /**
@@ -53,6 +54,9 @@ public final class LaneSession {
     private final LaneVocabulary vocabulary;
     private final ObjectProperty<SegmentSelection> selection = new SimpleObjectProperty<>();
     private final Drafts drafts;
+    private final Annotations annotations;
+    private final FindReplace findReplace;
+    private final Speech speech;
     private final ReferenceLibrary library;
     private final StringProperty sought = new SimpleStringProperty("");
     private Optional<List<Integer>> listed = Optional.empty();
@@ -96,6 +100,9 @@ public final class LaneSession {
         this.memories = new Memories(this);
         this.vocabulary = new LaneVocabulary(this);
         this.drafts = new Drafts(this);
+        this.annotations = new Annotations(this);
+        this.findReplace = new FindReplace(this);
+        this.speech = new Speech(this, Voice.ofThisComputer());
         this.library = new ReferenceLibrary(this);
         this.intakes = new Intakes(this, person);
         this.exchange = new Exchange(this);
@@ -141,7 +148,7 @@ public final class LaneSession {
         @Override
         public void noted(Track noted) {
             if (noted == track.get()) {
-                changed.add(Topic.NOTES);
+                annotations.load();
             }
         }
 
@@ -211,6 +218,7 @@ public final class LaneSession {
         confirmed = now;
         snapshot.set(editing.over(now));
         current.set(now.index(key).orElse(Math.max(0, Math.min(current.get(), now.size() - 1))));
+        annotations.load();
         changed.add(Topic.TRACK);
     }
 
@@ -248,6 +256,25 @@ public final class LaneSession {
 
     public ReferenceLibrary library() {
         return library;
+    }
+
+    /** Reading aloud and dictation. */
+    public Speech speech() {
+        return speech;
+    }
+
+    /** Does something on the window's thread, soon. */
+    void inWindow(Runnable work) {
+        window.execute(work);
+    }
+
+    /** Notes and bookmarks of people here. */
+    public Annotations annotations() {
+        return annotations;
+    }
+
+    public FindReplace findReplace() {
+        return findReplace;
     }
 
     public Drafts drafts() {
@@ -450,6 +477,7 @@ public final class LaneSession {
             }
             editing.entered();
             checking.loaded();
+            annotations.load();
             changed(Topic.TRACK);
         }
     }

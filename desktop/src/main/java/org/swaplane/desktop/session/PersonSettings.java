@@ -12,8 +12,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Properties;
+import java.util.TreeMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -34,6 +36,7 @@ public final class PersonSettings {
     private static final String LANES = "lanes";
     private static final String DEFAULT_SOURCE = "default-source";
     private static final String DEFAULT_TARGETS = "default-targets";
+    private static final String FILTERS = "filters";
     private static final String INSTRUCTIONS = "instructions";
 
     /** A control character that nobody types (record separator). */
@@ -272,6 +275,56 @@ public final class PersonSettings {
 
     public void setInstructions(List<String> instructions) {
         set(INSTRUCTIONS, String.join(DIVIDER, instructions));
+    }
+
+    /** Words that the person knows to be right, in all lanes. */
+    public List<String> words() {
+        return get("words", "").lines().filter(word -> !word.isEmpty()).toList();
+    }
+
+    public void addWord(String word) {
+        set("words", (get("words", "") + '\n' + word).strip());
+    }
+
+    /** Addresses where selected text is looked up, a template each: {@code {text}}, {@code {source}}, {@code {target}} stand in them. */
+    public List<String> lookups() {
+        return get("lookups", "").lines().filter(line -> !line.isBlank()).toList();
+    }
+
+    public void setLookups(List<String> templates) {
+        set("lookups", String.join("\n", templates));
+    }
+
+    /** Whether the rows of segments stand close to each other. */
+    public boolean isDense() {
+        return Boolean.parseBoolean(get("dense", "false"));
+    }
+
+    public void setDense(boolean dense) {
+        set("dense", String.valueOf(dense));
+    }
+
+    /** The person's own filters of segments, as they were written, by name. */
+    public Map<String, String> filters() {
+        Map<String, String> filters = new TreeMap<>();
+        get(FILTERS, "")
+                .lines()
+                .map(line -> line.split("\t", 2))
+                .filter(parts -> parts.length == 2)
+                .forEach(parts -> filters.put(parts[0], parts[1]));
+        return filters;
+    }
+
+    /** Keeps a filter under a name; an empty one is forgotten. */
+    public void setFilter(String name, String written) {
+        Map<String, String> filters = filters();
+        filters.put(name, written);
+        set(
+                FILTERS,
+                filters.entrySet().stream()
+                        .filter(each -> !each.getValue().isEmpty())
+                        .map(each -> each.getKey() + '\t' + each.getValue())
+                        .collect(Collectors.joining("\n")));
     }
 
     /** Where drafts are asked for; empty for the stand-in that ships. */

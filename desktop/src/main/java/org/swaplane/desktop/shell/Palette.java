@@ -160,7 +160,8 @@ final class Palette extends StackPane {
             String source = track.segment(i).source().plainText();
             String target = track.target(i).plainText();
             boolean inSource = source.toLowerCase(Locale.ROOT).contains(wanted);
-            if (inSource || target.toLowerCase(Locale.ROOT).contains(wanted)) {
+            boolean isKey = track.segment(i).key().toLowerCase(Locale.ROOT).endsWith(wanted);
+            if (inSource || isKey || target.toLowerCase(Locale.ROOT).contains(wanted)) {
                 int index = i;
                 found.add(new Entry(inSource ? source : target, String.valueOf(i + 1), () -> go(index)));
             }

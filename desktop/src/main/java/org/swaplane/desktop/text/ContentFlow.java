@@ -90,7 +90,8 @@ public final class ContentFlow extends TextFlow {
             } else if (run instanceof org.swaplane.content.Text text && at < MOST_CHARACTERS) {
                 List<Integer> isolates = rightToLeft ? Isolates.of(text.value()) : List.of();
                 String shown = Isolates.apply(text.value(), isolates);
-                (rightToLeft ? Words.of(shown) : List.of(shown)).forEach(word -> nodes.add(new Text(word)));
+                (rightToLeft ? Words.of(shown) : List.of(shown))
+                        .forEach(word -> nodes.add(new Text(Invisibles.of(word))));
                 for (int isolate : isolates) {
                     chips.add(at + isolate);
                 }
@@ -114,7 +115,7 @@ public final class ContentFlow extends TextFlow {
 
     /** Shows plain text. */
     public void show(String text, List<Span> spans) {
-        show(text.isEmpty() ? List.of() : List.of(new Text(text)), spans, List.of(), List.of());
+        show(text.isEmpty() ? List.of() : List.of(new Text(Invisibles.of(text))), spans, List.of(), List.of());
     }
 
     private void show(List<Node> nodes, List<Span> spans, List<Span> searched, List<Span> termSpans) {

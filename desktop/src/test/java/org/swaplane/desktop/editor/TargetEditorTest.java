@@ -3,6 +3,7 @@ package org.swaplane.desktop.editor;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import javafx.geometry.Bounds;
 import javafx.scene.Scene;
@@ -20,6 +21,7 @@ import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
 import org.swaplane.content.Text;
+import org.swaplane.desktop.text.Invisibles;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.Directions;
 import org.testfx.framework.junit5.ApplicationTest;
@@ -84,6 +86,44 @@ class TargetEditorTest extends ApplicationTest {
 
         interact(editor::undo);
         assertThat(written()).isEqualTo("Zum Kai drei");
+    }
+
+    @Test
+    void wordsAreChangedAndCompletedAroundTheirTags() {
+        load("zum ⟦1⟧kai⟦/1⟧ drei");
+
+        interact(() -> {
+            editor.selectAll();
+            editor.change(text -> text.toUpperCase(Locale.ROOT));
+        });
+        assertThat(written()).isEqualTo("ZUM ⟦1⟧KAI⟦/1⟧ DREI");
+        interact(editor::undo);
+        assertThat(written()).isEqualTo("zum ⟦1⟧kai⟦/1⟧ drei");
+
+        interact(() -> {
+            editor.moveTo(editor.getLength());
+            editor.complete("drei", "dreizehn");
+        });
+        assertThat(written()).isEqualTo("zum ⟦1⟧kai⟦/1⟧ dreizehn");
+        assertThat(editor.beforeCaret()).isEqualTo("zum kai dreizehn");
+    }
+
+    @Test
+    void signsForInvisibleCharactersAreNoPartOfTheText() {
+        Content content = load("Pier\u00A03 und\t4");
+
+        interact(() -> {
+            Invisibles.shownProperty().set(true);
+            editor.redraw();
+        });
+        assertThat(editor.content()).isEqualTo(content);
+        interact(() -> {
+            editor.moveTo(editor.getLength());
+            editor.insertText(editor.getLength(), " x");
+            Invisibles.shownProperty().set(false);
+            editor.redraw();
+        });
+        assertThat(editor.content().plainText()).isEqualTo("Pier\u00A03 und\t4 x");
     }
 
     @Test
