@@ -56,6 +56,7 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
     private static final String RIGHT_TO_LEFT = "rtl";
     private static final String FOUND = "found-part";
     private static final String ODD_WORD = "odd-word";
+    private static final String SPACE = "shown-space";
     private static final double LEAST_HEIGHT = 34;
     private static final double PADDING = 14;
     private static final int LATIN_ENDS = 0x250;
@@ -124,6 +125,9 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
                             node.getStyleClass().setAll("target-text");
                             if (segment.getStyle().startsWith(FOUND)) {
                                 node.getStyleClass().add(FOUND);
+                            }
+                            if (segment.getStyle().contains(SPACE)) {
+                                node.getStyleClass().add(SPACE);
                             }
                             return node;
                         },
@@ -249,12 +253,15 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
         marked.forEach(
                 span -> found.set(position(span.start()), Math.max(position(span.start()), position(span.end()))));
         StyleSpansBuilder<String> styles = new StyleSpansBuilder<>();
+        BitSet spaces = Invisibles.spaces(getText());
         boolean odd = false;
         int at = 0;
         for (String word : paragraphDirection.isEmpty() ? List.of(getText()) : Words.of(getText())) {
             for (int end = at + word.length(); at < end; ) {
-                int next = Math.min(end, found.get(at) ? found.nextClearBit(at) : nextSet(found, at, end));
-                styles.add((found.get(at) ? FOUND : "") + (odd ? ODD_WORD : ""), next - at);
+                int next = Math.min(ends(found, at, end), ends(spaces, at, end));
+                styles.add(
+                        (found.get(at) ? FOUND : "") + (spaces.get(at) ? SPACE : "") + (odd ? ODD_WORD : ""),
+                        next - at);
                 at = next;
             }
             odd = !odd;
@@ -262,9 +269,10 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
         setStyleSpans(0, styles.create());
     }
 
-    private static int nextSet(BitSet found, int at, int end) {
-        int next = found.nextSetBit(at);
-        return next < 0 ? end : next;
+    /** How far it is the same as at a place. */
+    private static int ends(BitSet bits, int at, int end) {
+        int next = bits.get(at) ? bits.nextClearBit(at) : bits.nextSetBit(at);
+        return next < 0 ? end : Math.min(end, next);
     }
 
     private void changed(PlainTextChange change) {
@@ -272,7 +280,7 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
             return;
         }
         history.changed(change, new EditHistory.State(content(), change.getInsertionEnd()));
-        if (!paragraphDirection.isEmpty()) {
+        if (!paragraphDirection.isEmpty() || Invisibles.shownProperty().get()) {
             style();
         }
     }

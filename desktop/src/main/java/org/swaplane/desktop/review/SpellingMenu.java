@@ -32,6 +32,11 @@ final class SpellingMenu {
 
     /** Opens at the word at the caret, or at the first one that is not known; says so where there is none. */
     void open(int index) {
+        String language = session.snapshot().targetLanguage(index);
+        if (!session.checking().hasDictionary(language)) {
+            session.notify(Notification.Tone.DONE, Strings.text("spelling.no-dictionary", language));
+            return;
+        }
         Optional<Finding> meant = meant(index);
         if (meant.isEmpty()) {
             session.notify(Notification.Tone.DONE, Strings.text("spelling.none"));
@@ -39,7 +44,7 @@ final class SpellingMenu {
         }
         Span span = meant.get().target().get(0);
         String word = session.snapshot().target(index).plainText().substring(span.start(), span.end());
-        session.checking().suggestions(word, session.snapshot().targetLanguage(index), words -> {
+        session.checking().suggestions(word, language, words -> {
             if (editor.getScene() != null && index == session.currentProperty().get()) {
                 fill(index, meant.get(), word, words);
                 Bounds caret = editor.getCaretBounds().orElseGet(() -> editor.localToScreen(editor.getBoundsInLocal()));

@@ -122,6 +122,12 @@ public final class Checking {
         }
     }
 
+    /** Whether words of a language are looked up in a dictionary; one for German is also for German of Switzerland. */
+    public boolean hasDictionary(String language) {
+        return profile.dictionaries().containsKey(language)
+                || profile.dictionaries().containsKey(language.replaceFirst("-.*", ""));
+    }
+
     /** What a word may be meant by that the dictionary does not know. */
     public void suggestions(String word, String language, Consumer<List<String>> known) {
         CheckRun current = checks;

@@ -3,6 +3,7 @@ package org.swaplane.desktop.text;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
+import javafx.geometry.Bounds;
 import javafx.geometry.NodeOrientation;
 import javafx.scene.Node;
 import javafx.scene.shape.LineTo;
@@ -23,12 +24,15 @@ public final class ContentFlow extends TextFlow {
     /** Longer texts are drawn up to here; the whole text is in the editor. */
     private static final int MOST_CHARACTERS = 4000;
 
+    private static final double DOT = 1.5;
+
     /** Drawn behind the text and no part of it, so that marks leave its order alone where two directions mix. */
     private final Path marks = new Path();
 
     private final Path lines = new Path();
     private final Path hits = new Path();
     private final Path terms = new Path();
+    private final Path dots = new Path();
     private List<Span> marked = List.of();
     private List<Span> hit = List.of();
     private List<Span> term = List.of();
@@ -43,6 +47,8 @@ public final class ContentFlow extends TextFlow {
         hits.setManaged(false);
         terms.getStyleClass().add("term-line");
         terms.setManaged(false);
+        dots.getStyleClass().add("space-dot");
+        dots.setManaged(false);
         LineShapes.follow(this);
     }
 
@@ -122,11 +128,12 @@ public final class ContentFlow extends TextFlow {
         marked = spans;
         hit = searched;
         term = termSpans;
-        List<Node> all = new ArrayList<>(nodes.size() + 4);
+        List<Node> all = new ArrayList<>(nodes.size() + 5);
         all.add(hits);
         all.add(marks);
         all.add(lines);
         all.add(terms);
+        all.add(dots);
         all.addAll(nodes);
         getChildren().setAll(all);
     }
@@ -140,6 +147,25 @@ public final class ContentFlow extends TextFlow {
         Path below = new Path();
         draw(below, term);
         underline(below, terms);
+        dot();
+    }
+
+    /** A dot in each space that is to be seen. */
+    private void dot() {
+        dots.getElements().clear();
+        int at = 0;
+        for (Node node : getChildren()) {
+            if (node instanceof Text text) {
+                for (int space : Invisibles.spaces(text.getText()).stream().toArray()) {
+                    Path place = new Path(rangeShape(at + space, at + space + 1));
+                    Bounds box = place.getBoundsInLocal();
+                    double x = box.getCenterX();
+                    double y = box.getCenterY();
+                    dots.getElements().addAll(new MoveTo(x, y), new LineTo(x + DOT, y));
+                }
+            }
+            at += node instanceof Text text ? text.getText().length() : node.isManaged() ? 1 : 0;
+        }
     }
 
     /** Below every mark a line, for those who do not see its colour. */

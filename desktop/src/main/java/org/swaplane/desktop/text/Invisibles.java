@@ -1,9 +1,13 @@
 package org.swaplane.desktop.text;
 
+import java.util.BitSet;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 
-/** Characters that nobody sees, drawn as signs while somebody wants to see them; each as one character, so that places in a text stay the same. */
+/**
+ * Characters that nobody sees, drawn as signs while somebody wants to see them; each as one character, so that places in a text stay the
+ * same. A usual space stays one, so that lines wrap as ever: whoever draws the text adds a dot, or a line below it.
+ */
 public final class Invisibles {
     private static final BooleanProperty SHOWN = new SimpleBooleanProperty();
 
@@ -12,6 +16,15 @@ public final class Invisibles {
     /** Whether they are drawn, everywhere in the window. */
     public static BooleanProperty shownProperty() {
         return SHOWN;
+    }
+
+    /** Where usual spaces stand in a text, while they are to be seen. */
+    public static BitSet spaces(String text) {
+        BitSet spaces = new BitSet();
+        for (int i = 0; SHOWN.get() && i < text.length(); i++) {
+            spaces.set(i, text.charAt(i) == ' ');
+        }
+        return spaces;
     }
 
     /** A text as it is drawn. */
@@ -28,7 +41,6 @@ public final class Invisibles {
 
     private static char sign(char c) {
         return switch (c) {
-            case ' ' -> '\u00B7';
             case '\u00A0', '\u202F', '\u2009' -> '\u00B0';
             case '\t' -> '\u2192';
             case '\u00AD' -> '\u00AC';
