@@ -2,7 +2,10 @@ package org.swaplane.desktop.review;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.IntConsumer;
+import javafx.css.PseudoClass;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -14,6 +17,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.content.Content;
 import org.swaplane.desktop.session.LaneSession;
+import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
@@ -23,9 +27,23 @@ import org.swaplane.lane.TrackSnapshot;
 
 /** The document as it reads, paragraph by paragraph, beside its source: what will be delivered, without tags. */
 final class ReadingPane extends VBox {
+    private static final PseudoClass HEADING = PseudoClass.getPseudoClass("heading");
+    private static final PseudoClass ITEM = PseudoClass.getPseudoClass("item");
+
     private final LaneSession session;
     private final IntConsumer edit;
     private final ListView<Paragraph> list = new ListView<>();
+    private final ComboBox<Mode> mode = Choice.of(
+            "reading-mode",
+            List.of(Mode.values()),
+            each -> Strings.text("reading.mode." + each.name().toLowerCase(Locale.ROOT)));
+
+    /** Which texts are read. */
+    private enum Mode {
+        BOTH,
+        TARGET,
+        SOURCE
+    }
 
     /**
      * One unit of the document.
@@ -47,7 +65,9 @@ final class ReadingPane extends VBox {
             }
         });
         VBox.setVgrow(list, Priority.ALWAYS);
-        getChildren().addAll(Controls.quiet(Strings.text("reading.hint")), list);
+        mode.setAccessibleText(Strings.text("reading.mode"));
+        mode.setOnAction(event -> list.refresh());
+        getChildren().addAll(Controls.row(mode, Controls.quiet(Strings.text("reading.hint"))), list);
     }
 
     /** Reads the track as it stands now; the paragraph of the segment in hand is selected. */
@@ -114,6 +134,15 @@ final class ReadingPane extends VBox {
             if (empty || paragraph == null) {
                 return;
             }
+            Controls.showIf(source, mode.getValue() != Mode.TARGET);
+            Controls.showIf(target, mode.getValue() != Mode.SOURCE);
+            boolean alone = mode.getValue() != Mode.BOTH;
+            GridPane.setColumnIndex(target, alone ? 1 : 2);
+            GridPane.setColumnSpan(target, alone ? 2 : 1);
+            GridPane.setColumnSpan(source, alone ? 2 : 1);
+            String unit = paragraph.segments().get(0).unit();
+            row.pseudoClassStateChanged(HEADING, unit.matches("(?:h[1-6]|heading(?:-[1-6])?|title) \\d+"));
+            row.pseudoClassStateChanged(ITEM, unit.matches("(?:li|item) \\d+"));
             int index = paragraph.first();
             place.setText(paragraph.segments().get(0).unit());
             TextLanguage.of(

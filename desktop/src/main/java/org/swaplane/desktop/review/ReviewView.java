@@ -78,6 +78,7 @@ public final class ReviewView implements View {
 
     private final ToggleButton details = new ToggleButton(Strings.text("review.details"));
     private final ReplacePanel replacing;
+    private final OutlinePane outline;
     private final SpellingMenu spelling;
     private final LookUpMenu lookUps;
     private final CompletionPopup completion;
@@ -92,6 +93,8 @@ public final class ReviewView implements View {
             List.of("tag-1", "tag-2", "tag-3", "tag-4", "tag-5", "tag-6", "tag-7", "tag-8", "tag-9");
     private static final List<String> MATCHES =
             List.of("take-match-1", "take-match-2", "take-match-3", "take-match-4", "take-match-5");
+    private static final double OUTLINE = 0.18;
+
     /** What stands for a tag in the text of the editor. */
     private static final char CHIP = '\uFFFC';
 
@@ -144,6 +147,8 @@ public final class ReviewView implements View {
         split = Controls.styled(new SplitPane(list.node(), side), "review-split");
         split.setDividerPosition(0, detailsAt);
         SplitPane.setResizableWithParent(side, false);
+        outline = new OutlinePane(session, index -> session.currentProperty().set(index));
+        SplitPane.setResizableWithParent(outline, false);
         VBox.setVgrow(split, Priority.ALWAYS);
         node = Controls.styled(new VBox(titleBar(), filters, nothing, split, replacing, reading), "view");
         showDensity();
@@ -271,12 +276,32 @@ public final class ReviewView implements View {
 
     private void showDetails(boolean shows) {
         if (!shows) {
-            detailsAt = split.getDividerPositions()[0];
+            detailsAt = split.getDividerPositions()[split.getDividers().size() - 1];
             split.getItems().remove(side);
         } else if (!split.getItems().contains(side)) {
             split.getItems().add(side);
-            split.setDividerPosition(0, detailsAt);
+            split.setDividerPosition(split.getDividers().size() - 1, detailsAt);
         }
+    }
+
+    private void toggleOutline() {
+        if (split.getItems().contains(outline)) {
+            double details = split.getDividerPositions()[split.getDividers().size() - 1];
+            split.getItems().remove(outline);
+            if (!split.getDividers().isEmpty()) {
+                split.setDividerPosition(0, details);
+            }
+            bench.focusEditor();
+            return;
+        }
+        double details = split.getDividers().isEmpty() ? detailsAt : split.getDividerPositions()[0];
+        split.getItems().add(0, outline);
+        split.setDividerPosition(0, OUTLINE);
+        if (split.getDividers().size() > 1) {
+            split.setDividerPosition(1, details);
+        }
+        outline.refresh();
+        outline.begin();
     }
 
     private void chooseFilter() {
@@ -365,8 +390,8 @@ public final class ReviewView implements View {
                 .toggleBookmark(session.snapshot()
                         .segment(session.currentProperty().get())
                         .key()));
-        commands.add("choose-down", "Alt+Shift+Down", here, () -> extend(1));
-        commands.add("choose-up", "Alt+Shift+Up", here, () -> extend(-1));
+        commands.add("choose-down", "Alt+Shift+M", here, () -> extend(1));
+        commands.add("choose-up", "Alt+Shift+U", here, () -> extend(-1));
         commands.add("choose-listed", "", here, this::chooseAll);
         commands.add("clear-targets", "", here, model::clearTargets);
         commands.add("clear-filter", "Alt+0", here, this::clearFilter);
@@ -430,6 +455,7 @@ public final class ReviewView implements View {
         commands.add("transliterate", "Alt+Shift+T", here, this::toggleTransliteration);
         commands.add("look-up", "Alt+Y", here, this::lookUp);
         commands.add("dense-rows", "Alt+Z", here, this::toggleDense);
+        commands.add("stacked", "Alt+Shift+Z", here, this::toggleStacked);
         commands.add("propagate-empty", "", here, () -> propagate(true));
     }
 
@@ -440,6 +466,7 @@ public final class ReviewView implements View {
         commands.add("next-note", "Alt+Minus", here, model::nextNote);
         commands.add("next-empty", "", here, model::nextEmpty);
         commands.add("next-repetition", "Alt+Shift+G", here, model::nextRepetition);
+        commands.add("outline", "Alt+X", here, this::toggleOutline);
         commands.add("jump-back", "Alt+Left", here, model::jumpBack);
     }
 
@@ -537,6 +564,12 @@ public final class ReviewView implements View {
     private void toggleDense() {
         session.person().setDense(!session.person().isDense());
         showDensity();
+    }
+
+    /** Source above target, or beside it. */
+    private void toggleStacked() {
+        session.person().setStacked(!session.person().isStacked());
+        list.redraw();
     }
 
     private void showDensity() {
@@ -717,6 +750,9 @@ public final class ReviewView implements View {
             return;
         }
         list.refresh();
+        if (split.getItems().contains(outline)) {
+            outline.refresh();
+        }
         sideLater.setDuration(side.shows(session.currentProperty().get()) ? TYPING : LEAFING);
         sideLater.playFromStart();
     }

@@ -105,7 +105,7 @@ final class SegmentBench extends VBox {
             if (getParent() instanceof GridPane before) {
                 before.getChildren().remove(this);
             }
-            row.add(this, 1, 1, 3, 1);
+            row.add(this, 1, 2, 3, 1);
         }
         if (writing.getParent() != place) {
             if (writing.getParent() instanceof VBox before) {

@@ -106,6 +106,15 @@ final class SegmentRow implements Cell<Integer, Node> {
         refresh();
     }
 
+    /** The target beside the source, or below it. */
+    private void place() {
+        boolean stacked = session.person().isStacked();
+        GridPane.setColumnSpan(source, stacked ? 2 : 1);
+        GridPane.setColumnIndex(targetCell, stacked ? 1 : 2);
+        GridPane.setRowIndex(targetCell, stacked ? 1 : 0);
+        GridPane.setColumnSpan(targetCell, stacked ? 2 : 1);
+    }
+
     /** What is drawn is drawn anew the next time. */
     void forget() {
         shown = null;
@@ -153,6 +162,7 @@ final class SegmentRow implements Cell<Integer, Node> {
     }
 
     private void show(TrackSnapshot track, Shown now) {
+        place();
         Segment segment = now.segment();
         TagNumbers numbers = TagNumbers.of(segment.source());
         number.setText(String.valueOf(index + 1));

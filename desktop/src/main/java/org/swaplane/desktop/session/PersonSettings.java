@@ -295,6 +295,15 @@ public final class PersonSettings {
         set("lookups", String.join("\n", templates));
     }
 
+    /** Whether sources stand above their targets, and not beside them. */
+    public boolean isStacked() {
+        return Boolean.parseBoolean(get("stacked", "false"));
+    }
+
+    public void setStacked(boolean stacked) {
+        set("stacked", String.valueOf(stacked));
+    }
+
     /** Whether the rows of segments stand close to each other. */
     public boolean isDense() {
         return Boolean.parseBoolean(get("dense", "false"));
