@@ -25,6 +25,8 @@ public enum LaneDetail {
     WORD_WEIGHTS("context=0 repetition=0 crossFileRepetition=0 100=0 95-99=30 85-94=60 75-84=80"),
     /** What empty targets of new files begin with, a word of {@link NewTargets}. */
     NEW_TARGETS("empty"),
+    /** Whether what is marked as reviewed goes to the open segments with the same source by itself. */
+    REPETITIONS_FOLLOW("false"),
     /** Whether a segment with an error may be marked as reviewed. */
     REVIEWED_WITH_ERRORS("true");
 

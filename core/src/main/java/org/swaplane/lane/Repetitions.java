@@ -44,7 +44,6 @@ public final class Repetitions {
             return edits;
         }
         Content source = track.segment(index).source();
-        String fingerprint = Fingerprint.of(source);
         int tags = source.tags().size();
         String written = TagNotation.write(track.target(index), source);
         for (int i = 0; i < track.size(); i++) {
@@ -53,7 +52,7 @@ public final class Repetitions {
                     && track.isOpen(i)
                     && !(onlyEmpty && !track.target(i).isEmpty())
                     && other.tags().size() == tags
-                    && Fingerprint.of(other).equals(fingerprint)) {
+                    && isSame(track, index, i)) {
                 Content target = TagNotation.read(written, other).content();
                 if (!target.sameAs(track.target(i))) {
                     edits.put(i, Value.written(target));

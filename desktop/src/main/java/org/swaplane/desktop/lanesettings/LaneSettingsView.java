@@ -88,6 +88,7 @@ public final class LaneSettingsView implements View {
                                 text(LaneDetail.IDLE_LIMIT_SECONDS),
                                 text(LaneDetail.WORD_WEIGHTS),
                                 newTargets(),
+                                choice(LaneDetail.REPETITIONS_FOLLOW),
                                 choice(LaneDetail.REVIEWED_WITH_ERRORS)),
                         Controls.heading("lane.section.elsewhere"),
                         Controls.row(go("lane.go.checks", ViewId.CHECKS), go("lane.go.dry-run", ViewId.DRY_RUN)));

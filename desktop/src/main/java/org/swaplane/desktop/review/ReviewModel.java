@@ -29,6 +29,7 @@ import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.SegmentSelection;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.State;
+import org.swaplane.lane.LaneDetail;
 import org.swaplane.lane.Repetitions;
 import org.swaplane.lane.StepKind;
 import org.swaplane.lane.TrackSnapshot;
@@ -243,6 +244,9 @@ final class ReviewModel {
             }
         }
         setState(State.REVIEWED);
+        if (Boolean.parseBoolean(session.lane().settings().detail(LaneDetail.REPETITIONS_FOLLOW))) {
+            session.editing().propagate(index, false);
+        }
         nextOpen(index).ifPresent(session.currentProperty()::set);
     }
 

@@ -26,6 +26,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import org.swaplane.check.CheckIds;
 import org.swaplane.compare.Span;
+import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.FindReplace;
@@ -45,6 +46,7 @@ import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Part;
 import org.swaplane.document.State;
 import org.swaplane.lane.TrackSnapshot;
+import org.swaplane.review.Formatting;
 import org.swaplane.review.LetterCase;
 import org.swaplane.review.SegmentFilter;
 import org.swaplane.review.SourceElements;
@@ -438,6 +440,9 @@ public final class ReviewView implements View {
             int number = i;
             commands.add(TAGS.get(i - 1), "Shortcut+" + i, here, () -> insertTag(number));
         }
+        commands.add("bold", "Shortcut+B", here, () -> format(Formatting.BOLD));
+        commands.add("italic", "Shortcut+I", here, () -> format(Formatting.ITALIC));
+        commands.add("underline", "Shortcut+U", here, () -> format(Formatting.UNDERLINE));
         commands.add("copy-element", "Alt+V", here, this::copyElement);
         commands.add("change-case", "Alt+Q", here, this::changeCase);
         commands.add("complete", "Shortcut+Space", here, completion::take);
@@ -473,6 +478,18 @@ public final class ReviewView implements View {
     private void insertTag(int number) {
         if (bench.editor().isEditable()) {
             bench.editor().insert(model.missingTags(bench.editor().content(), number));
+        }
+    }
+
+    /** Puts the pair of the source's tags for a format around the selection. */
+    private void format(Formatting format) {
+        Content source =
+                session.snapshot().segment(session.currentProperty().get()).source();
+        List<Tag> missing = format.missing(source, bench.editor().content());
+        if (missing.isEmpty()) {
+            session.notify(Notification.Tone.DONE, Strings.text("review.no-format"));
+        } else if (bench.editor().isEditable()) {
+            bench.editor().insert(missing);
         }
     }
 

@@ -421,9 +421,6 @@ public final class LaneSession {
     public void choose(Track chosen, int index) {
         begin = Math.max(0, index);
         choose(chosen);
-        if (snapshot() != null) {
-            beginAt();
-        }
     }
 
     private void beginAt() {

@@ -2,7 +2,10 @@ package org.swaplane.desktop.review;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -17,11 +20,17 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.SegmentSelection;
 import org.swaplane.desktop.session.SessionBench;
 import org.swaplane.document.State;
+import org.swaplane.format.FileOptions;
+import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Source;
+import org.swaplane.lane.Lane;
+import org.swaplane.lane.LaneDetail;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.review.SegmentFilter;
 import org.swaplane.review.SegmentFilter.Order;
 import org.swaplane.review.SegmentFilter.Range;
 import org.swaplane.review.SegmentFilter.Trait;
+import org.swaplane.task.Progress;
 
 /** Which segments are listed, which of them are meant, and where one goes, without a window. */
 class ReviewModelTest {
@@ -227,5 +236,33 @@ class ReviewModelTest {
                 .containsExactly(Tag.Kind.OPEN, Tag.Kind.CLOSE);
         assertThat(bench.on(() -> model.missingTags(source, 2))).isEmpty();
         assertThat(bench.on(() -> model.missingTags(Content.of("Neu"), 9))).isEmpty();
+    }
+
+    @Test
+    void repetitionsFollowWhatIsReviewedWhereTheLaneSaysSo() throws IOException {
+        close();
+        Lane lane = Lane.create(folder.resolve("own"), "Own", FormatRegistry.ofInstalled(), Clock.systemUTC());
+        lane.trackStore()
+                .takeIn(
+                        Source.of("a.properties", "a=Pier\nb=Deck\nc=Pier\n".getBytes(StandardCharsets.UTF_8)),
+                        FileOptions.ofLanguages("en", "de"),
+                        Progress.NONE);
+        bench = new SessionBench(lane);
+        session = bench.session;
+        model = bench.on(() -> new ReviewModel(session));
+        bench.until(() -> session.hasSegments() && session.checking().isMade());
+        filter(SegmentFilter.ALL, "");
+
+        bench.run(() -> {
+            session.set(LaneDetail.REPETITIONS_FOLLOW, "true");
+            session.editing().type(0, Content.of("Anleger"));
+            model.reviewed();
+        });
+        bench.settle();
+
+        assertThat(now().state(0)).isEqualTo(State.REVIEWED);
+        assertThat(now().target(2).plainText()).isEqualTo("Anleger");
+        assertThat(now().state(2)).isEqualTo(State.TRANSLATED);
+        assertThat(current()).isEqualTo(1);
     }
 }
