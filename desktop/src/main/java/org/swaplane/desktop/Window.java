@@ -3,9 +3,12 @@ package org.swaplane.desktop;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import javafx.scene.Scene;
 import javafx.scene.input.InputEvent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.StackPane;
 import org.swaplane.desktop.session.FileOpener;
@@ -13,6 +16,7 @@ import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.session.ViewId;
+import org.swaplane.desktop.shell.AppCommand;
 import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.Shell;
 import org.swaplane.desktop.shell.ViewContext;
@@ -20,6 +24,8 @@ import org.swaplane.desktop.theme.Theme;
 
 /** Puts the views, the commands and the theme of a window together. */
 public final class Window {
+    private static final Set<KeyCode> PLUS = Set.of(KeyCode.EQUALS, KeyCode.ADD);
+
     private Window() {}
 
     /** The window of a lane, in a program that has no window of all lanes. */
@@ -49,11 +55,22 @@ public final class Window {
         Scene scene = new Scene(new StackPane(), 1280, 800);
         new Theme(scene, person);
         commands.add("dark", "", () -> true, () -> person.setDark(!person.isDark()));
-        commands.add("larger-text", "Shortcut+Plus", () -> true, () -> person.setFontSize(person.fontSize() + 1));
+        AppCommand larger = commands.add(
+                "larger-text", "Shortcut+Plus", () -> true, () -> person.setFontSize(person.fontSize() + 1));
         commands.add("smaller-text", "Shortcut+Minus", () -> true, () -> person.setFontSize(person.fontSize() - 1));
         lanes.ifPresent(show -> commands.add("lanes", "Shortcut+O", () -> true, show));
         scene.setRoot(new Shell(context, Views.ALL, commands));
         commands.listenTo(scene);
+        // Where the plus sign is not on a key of its own, it is on that of the equals sign; the number pad has one,
+        // too.
+        KeyCombination plus = KeyCombination.valueOf("Shortcut+Plus");
+        boolean asUsual = larger.keys().filter(plus::equals).isPresent();
+        scene.addEventHandler(KeyEvent.KEY_PRESSED, event -> {
+            if (asUsual && event.isShortcutDown() && PLUS.contains(event.getCode())) {
+                larger.run();
+                event.consume();
+            }
+        });
         scene.addEventFilter(InputEvent.ANY, event -> {
             if (event instanceof KeyEvent) {
                 session.background().giveWay();
