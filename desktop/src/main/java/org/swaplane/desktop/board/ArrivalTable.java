@@ -28,11 +28,12 @@ final class ArrivalTable extends TableView<Arrival> {
     private final Runnable changed;
 
     /** {@code chosen} are those that are to be added; {@code changed} is told when it is others. */
-    ArrivalTable(Set<Arrival> chosen, Runnable changed) {
+    /** {@code scale} says how many times as large as usual text is. */
+    ArrivalTable(Set<Arrival> chosen, double scale, Runnable changed) {
         this.chosen = chosen;
         this.changed = changed;
         setId("arrivals");
-        setFixedCellSize(ROW_HEIGHT);
+        setFixedCellSize(ROW_HEIGHT * scale);
         getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         TableColumn<Arrival, Arrival> add = column("add", 52, arrival -> String.valueOf(!chosen.contains(arrival)));

@@ -64,7 +64,9 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
         this.goOn = goOn;
         setId("tracks");
         getStyleClass().add("board-table");
-        setFixedCellSize(ROW_HEIGHT);
+        setFixedCellSize(ROW_HEIGHT * session.person().scale());
+        session.person()
+                .onChange(() -> setFixedCellSize(ROW_HEIGHT * session.person().scale()));
         setShowRoot(false);
         setRoot(new TreeItem<>());
         getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);

@@ -42,7 +42,7 @@ final class IntakePanel extends VBox {
     private final IntakeChoices choices;
     private final DocumentChoices document;
     private final Set<Arrival> chosen = new LinkedHashSet<>();
-    private final ArrivalTable table = new ArrivalTable(chosen, this::showAccept);
+    private final ArrivalTable table;
     private final ScrollPane details = new ScrollPane();
     private final Label totals = Controls.quiet("");
     private final Button accept = Controls.primary("accept-intake", "intake.accept", this::accept);
@@ -55,6 +55,7 @@ final class IntakePanel extends VBox {
 
     IntakePanel(LaneSession session, FilePicker picker) {
         this.session = session;
+        this.table = new ArrivalTable(chosen, session.person().scale(), this::showAccept);
         this.foreign = new ForeignPanel(session, picker);
         this.choices = new IntakeChoices(session, picker, table::selected);
         this.document = new DocumentChoices(session);

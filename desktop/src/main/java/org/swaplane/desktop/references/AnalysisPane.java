@@ -29,6 +29,7 @@ import org.swaplane.memory.WordAnalysis;
 
 /** Words by band: a row for each file, and one for all; a number leads to its segments. */
 final class AnalysisPane extends VBox {
+    private static final double LEAST_HEIGHT = 130;
     private static final double NAME = 120;
     private static final double BAND = 58;
     private static final double WIDE = 80;
@@ -93,6 +94,7 @@ final class AnalysisPane extends VBox {
                                 weighted(row).setScale(0, RoundingMode.HALF_UP).intValueExact()),
                         Comparator.comparing(this::weighted)));
         VBox.setVgrow(table, Priority.ALWAYS);
+        table.setMinHeight(LEAST_HEIGHT);
         report = Controls.button(
                 "analysis-report", "analysis.report", () -> picker.chooseTarget(Strings.text("analysis.report-name"))
                         .ifPresent(session.memories()::report));

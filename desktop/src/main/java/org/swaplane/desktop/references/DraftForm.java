@@ -32,6 +32,7 @@ final class DraftForm extends VBox {
         setId("drafts");
         allowed.setId("drafts-allowed");
         allowed.setWrapText(true);
+        allowed.setMinHeight(Region.USE_PREF_SIZE);
         allowed.setOnAction(event -> session.drafts().allow(allowed.isSelected(), this::refresh));
         outcome.setId("drafts-outcome");
         standing.setId("drafts-standing");

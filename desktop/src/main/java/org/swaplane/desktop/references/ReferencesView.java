@@ -2,6 +2,7 @@ package org.swaplane.desktop.references;
 
 import java.util.List;
 import java.util.function.BooleanSupplier;
+import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -80,7 +81,11 @@ public final class ReferencesView implements View {
         preparation = new PreparationPage(session, context.picker());
         preparationShown = page("show-preparation", "references.preparation", pages);
         VBox translations = Controls.column(search, count, found, editor);
-        for (VBox each : List.of(translations, terms, alignment, preparation)) {
+        ScrollPane prepared = new ScrollPane(preparation);
+        prepared.setFitToWidth(true);
+        prepared.setFitToHeight(true);
+        prepared.setFocusTraversable(false);
+        for (Node each : List.of(translations, terms, alignment, prepared)) {
             VBox.setVgrow(each, Priority.ALWAYS);
         }
         ScrollPane right = new ScrollPane(Controls.column(files, memories));
@@ -96,7 +101,7 @@ public final class ReferencesView implements View {
             Controls.showIf(translations, translationsShown.isSelected());
             Controls.showIf(terms, termsShown.isSelected());
             Controls.showIf(alignment, alignmentShown.isSelected());
-            Controls.showIf(preparation, preparationShown.isSelected());
+            Controls.showIf(prepared, preparationShown.isSelected());
             Controls.showIf(right, !preparationShown.isSelected());
             refresh();
             focus();
@@ -107,7 +112,7 @@ public final class ReferencesView implements View {
                 translations,
                 terms,
                 alignment,
-                preparation);
+                prepared);
         HBox.setHgrow(left, Priority.ALWAYS);
         HBox body = Controls.styled(new HBox(left, right), "dry-run-split");
         VBox.setVgrow(body, Priority.ALWAYS);

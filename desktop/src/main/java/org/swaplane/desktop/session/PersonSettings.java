@@ -32,6 +32,7 @@ import org.swaplane.lane.Initials;
  */
 public final class PersonSettings {
     private static final Logger LOG = Logger.getLogger(PersonSettings.class.getName());
+    private static final double USUAL_SIZE = 13;
     private static final String KEYS = "key.";
     private static final String LANES = "lanes";
     private static final String DEFAULT_SOURCE = "default-source";
@@ -139,6 +140,11 @@ public final class PersonSettings {
         } catch (NumberFormatException e) {
             return 13;
         }
+    }
+
+    /** How many times as large as usual text is; what has a height in pixels is to be so much higher. */
+    public double scale() {
+        return fontSize() / USUAL_SIZE;
     }
 
     public void setFontSize(int pixels) {
