@@ -198,6 +198,7 @@ public final class LaneSettingsView implements View {
     private Node[] choice(LaneDetail detail) {
         CheckBox box = new CheckBox(Strings.text(key(detail) + ".box"));
         box.setId(id(detail));
+        box.setWrapText(true);
         box.selectedProperty().addListener((property, before, now) -> keep(detail, String.valueOf(now)));
         return line(detail, box, () -> box.setSelected(Boolean.parseBoolean(model.value(detail))));
     }

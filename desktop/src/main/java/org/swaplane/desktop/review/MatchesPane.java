@@ -72,7 +72,6 @@ final class MatchesPane extends VBox {
     private void show(Segment segment) {
         List<Memories.Offer> found = known.offers();
         List<Node> nodes = new ArrayList<>();
-        nodes.add(Controls.heading("side.matches"));
         if (found.isEmpty() && known.part().isEmpty() && draft.isEmpty()) {
             nodes.add(Controls.quiet(Strings.text("side.no-matches")));
         }

@@ -52,6 +52,7 @@ final class ReviewModel {
     private SegmentFilter filter = SegmentFilter.ALL;
     private final Map<Integer, Integer> positions = new HashMap<>();
     private boolean whole;
+    private boolean listing;
     private final Set<Integer> chosen = new TreeSet<>();
     private long turns;
     private boolean extending;
@@ -152,7 +153,18 @@ final class ReviewModel {
                 .toList();
     }
 
+    /** Whether segments are being listed just now: what is typed meanwhile belongs to the filter. */
+    boolean isListing() {
+        return listing;
+    }
+
     private void show(TrackSnapshot track, List<Integer> found) {
+        listing = true;
+        list(track, found);
+        listing = false;
+    }
+
+    private void list(TrackSnapshot track, List<Integer> found) {
         session.setListed(track == null || found.size() == track.size() ? Optional.empty() : Optional.of(found));
         chosen.clear();
         whole = track != null && found.size() == track.size() && filter.order() == SegmentFilter.Order.DOCUMENT;

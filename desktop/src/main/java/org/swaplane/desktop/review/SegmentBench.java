@@ -247,8 +247,9 @@ final class SegmentBench extends VBox {
     /** Types in the script of the language where the person chose so. */
     void transliterate() {
         String language = session.snapshot().targetLanguage(index);
-        boolean on =
-                !session.person().choice(ReviewView.TRANSLITERATED, language).isEmpty();
+        boolean on = !session.person()
+                .choice(SegmentCommands.TRANSLITERATED, language)
+                .isEmpty();
         editor.transliterate(on ? Transliteration.of(language) : Optional.empty());
     }
 
@@ -264,6 +265,19 @@ final class SegmentBench extends VBox {
 
     TargetEditor editor() {
         return editor;
+    }
+
+    /** Puts words into the target at the caret, where the keyboard goes, too. */
+    void insertWords(String words) {
+        if (editor.isEditable()) {
+            editor.replaceSelection(words);
+        }
+        focusEditor();
+    }
+
+    /** The words that are selected in the target, without tags. */
+    String selected() {
+        return editor.getSelectedText().replace("\uFFFC", "").strip();
     }
 
     void openCharacters() {

@@ -169,6 +169,13 @@ final class SegmentRow implements Cell<Integer, Node> {
         showSource(segment, numbers, now.findings());
         mark.show(now.value().state(), segment.locked());
         state.setText(LaneMark.words(now.value().state(), segment.locked()));
+        grid.setAccessibleText(Strings.text(
+                "review.row",
+                index + 1,
+                LaneMark.words(now.value().state(), segment.locked()),
+                segment.source().plainText(),
+                now.value().target().plainText(),
+                now.findings().size()));
         found.setText(String.valueOf(now.findings().size()));
         found.setAccessibleText(Strings.text("review.found", now.findings().size()));
         Controls.showIf(found, !now.findings().isEmpty());

@@ -41,6 +41,11 @@ final class SegmentSide extends ScrollPane {
     private final MatchesPane matches;
     private final TermsPane terms;
     private final NotesPane notes;
+    private final VBox clientNotes = Controls.styled(new VBox(), "column-tight");
+    private final SideSection matchesSection;
+    private final SideSection termsSection;
+    private final SideSection notesSection;
+    private final SideSection historySection;
     private final Label repeated = Controls.quiet("");
     private final VBox content = Controls.styled(new VBox(), "side");
     private final VBox history = Controls.styled(new VBox(), "column");
@@ -58,6 +63,11 @@ final class SegmentSide extends ScrollPane {
         this.matches = new MatchesPane(session);
         this.notes = new NotesPane(session, back);
         this.terms = new TermsPane(session, insert, terms, back);
+        this.matchesSection = new SideSection(session.person(), "side.matches", matches);
+        this.termsSection = new SideSection(session.person(), "side.terms", this.terms);
+        this.notesSection = new SideSection(
+                session.person(), "side.notes", Controls.styled(new VBox(clientNotes, notes), "column-tight"));
+        this.historySection = new SideSection(session.person(), "side.history", history);
         setContent(content);
         setFitToWidth(true);
         setId("segment-side");
@@ -159,23 +169,22 @@ final class SegmentSide extends ScrollPane {
         TextLanguage language = TextLanguage.of(
                 session.snapshot().targetLanguage(index),
                 session.directions(index).target());
-        add(matches);
-        add(terms);
+        add(matchesSection);
+        add(termsSection);
         showProposals(index, segment, language);
-        add(Controls.heading("side.notes"));
+        clientNotes.getChildren().clear();
         for (Note note : segment.notes()) {
-            add(entry(caption(note), note.text()));
+            clientNotes.getChildren().add(entry(caption(note), note.text()));
         }
         for (SegmentRemark remark : now.remarks()) {
-            add(entry(Strings.text("side.remark", remark.author()), remark.text()));
+            clientNotes.getChildren().add(entry(Strings.text("side.remark", remark.author()), remark.text()));
         }
-        add(notes);
+        add(notesSection);
         if (track.isDocument()) {
             cut.show(index);
             add(cut);
         }
-        add(Controls.heading("side.history"));
-        add(history);
+        add(historySection);
         showHistory(segment, language, List.of());
     }
 

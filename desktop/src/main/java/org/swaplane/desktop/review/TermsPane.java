@@ -61,7 +61,7 @@ final class TermsPane extends VBox {
                                 Controls.button("cancel-term", "terms.cancel", this::close))),
                 "column-tight");
         Button open = Controls.styled(Controls.button("add-term", "terms.add", () -> open("", "")), "small");
-        getChildren().addAll(Controls.heading("side.terms"), entries, open, form);
+        getChildren().addAll(entries, open, form);
         showForm(false);
     }
 

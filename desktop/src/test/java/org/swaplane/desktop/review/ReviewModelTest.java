@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -136,9 +137,14 @@ class ReviewModelTest {
                 "",
                 Order.DOCUMENT);
 
+        List<Boolean> whileListing = new ArrayList<>();
+        bench.run(() ->
+                session.currentProperty().addListener((property, before, now) -> whileListing.add(model.isListing())));
         filter(byPerson, "");
 
         bench.until(() -> model.listed().equals(List.of(2)));
+        // Whoever types a filter must not find the keyboard elsewhere when the list comes.
+        assertThat(whileListing).containsExactly(true);
     }
 
     @Test
