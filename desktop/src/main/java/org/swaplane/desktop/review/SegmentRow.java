@@ -134,7 +134,7 @@ final class SegmentRow implements Cell<Integer, Node> {
                 segment,
                 track.value(index),
                 findings,
-                model.terms(index),
+                joined(model.terms(index), model.spoken(index)),
                 model.searched(),
                 current,
                 model.chosen().contains(index),
