@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.function.IntFunction;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
@@ -22,16 +24,21 @@ import org.swaplane.reviewcopy.RowCode;
 public final class CopyRows {
     private final BilingualDocument document;
     private final IntFunction<Content> targets;
+    private final IntFunction<List<String>> notes;
 
-    /** {@code targets} gives what stands now for the index of a segment. */
-    public CopyRows(BilingualDocument document, IntFunction<Content> targets) {
+    /**
+     * @param targets gives what stands now for the index of a segment
+     * @param notes gives what goes into the comment column besides what the file says, likewise
+     */
+    public CopyRows(BilingualDocument document, IntFunction<Content> targets, IntFunction<List<String>> notes) {
         this.document = document;
         this.targets = targets;
+        this.notes = notes;
     }
 
     /** Those of a file as it is. */
     public CopyRows(BilingualDocument document) {
-        this(document, index -> document.segments().get(index).target());
+        this(document, index -> document.segments().get(index).target(), index -> List.of());
     }
 
     /** Who the copy belongs to. */
@@ -81,7 +88,9 @@ public final class CopyRows {
                 code,
                 EdgeBreaks.without(TagNotation.write(source, source)),
                 EdgeBreaks.without(TagNotation.write(targets.apply(index), source)),
-                ReviewCopy.notes(segment),
+                Stream.concat(Stream.of(ReviewCopy.notes(segment)), notes.apply(index).stream())
+                        .filter(text -> !text.isEmpty())
+                        .collect(Collectors.joining("\n")),
                 segment.locked());
     }
 }

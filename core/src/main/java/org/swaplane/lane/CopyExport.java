@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.swaplane.check.Finding;
@@ -144,6 +145,19 @@ public final class CopyExport {
         return pieces;
     }
 
+    /** What people here noted at segments and is not settled, where it is to go along. */
+    private IntFunction<List<String>> notes(TrackSnapshot track, SendRequest request) {
+        if (!request.notes()) {
+            return index -> List.of();
+        }
+        Map<String, List<String>> byKey = lane.notes().of(track.track()).stream()
+                .filter(note -> !note.settled())
+                .collect(Collectors.groupingBy(
+                        OwnNote::key,
+                        Collectors.mapping(note -> note.author() + ": " + note.text(), Collectors.toList())));
+        return index -> byKey.getOrDefault(track.segment(index).key(), List.of());
+    }
+
     private List<Sent> sendPiece(
             Map<TrackSnapshot, List<Integer>> tracks,
             String number,
@@ -158,7 +172,7 @@ public final class CopyExport {
             CopyRows.Owner owner =
                     new CopyRows.Owner(lane.settings().id(), track.track().id(), codes.get(track));
             boolean isPart = indexes.size() < track.size();
-            parts.add(new CopyRows(track.document(), track::target)
+            parts.add(new CopyRows(track.document(), track::target, notes(track, request))
                     .part(owner, track.name(), indexes, isPart ? request.context() : 0));
         });
         TrackSnapshot first = tracks.keySet().iterator().next();

@@ -81,7 +81,7 @@ public final class CopyPackage {
         }
     }
 
-    /** Without the term lists, of which the package holds what is needed. */
+    /** Without the term lists, of which the package holds what is needed, and without memories, which are the lane's own business. */
     private List<Path> references() throws IOException {
         Path folder = lane.folder().resolve("reference");
         if (!Files.isDirectory(folder)) {
@@ -92,12 +92,15 @@ public final class CopyPackage {
                 .profile()
                 .terms()
                 .forEach(each -> lists.add(lane.folder().resolve(each).normalize()));
+        List<Path> references = new ArrayList<>();
         try (Stream<Path> files = Files.list(folder)) {
-            return files.filter(Files::isRegularFile)
-                    .filter(file -> !lists.contains(file.normalize()))
-                    .sorted()
-                    .toList();
+            for (Path file : files.filter(Files::isRegularFile).sorted().toList()) {
+                if (!lists.contains(file.normalize()) && !lane.formats().isMemory(Source.of(file))) {
+                    references.add(file);
+                }
+            }
         }
+        return references;
     }
 
     /** The terms of the lane's lists that occur in the sources of the tracks. */

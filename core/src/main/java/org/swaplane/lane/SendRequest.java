@@ -17,6 +17,7 @@ import org.swaplane.exchange.RowSelection;
  * @param instructions of the sender's own, a paragraph each
  * @param context how many segments around a part are shown as well
  * @param together whether several tracks into the same language go in one copy
+ * @param notes whether notes of people here that are not settled stand in the comment column
  */
 public record SendRequest(
         List<String> people,
@@ -27,7 +28,22 @@ public record SendRequest(
         Map<String, Rate> rates,
         List<String> instructions,
         int context,
-        boolean together) {
+        boolean together,
+        boolean notes) {
+    /** One without the notes of people here. */
+    public SendRequest(
+            List<String> people,
+            Purpose purpose,
+            Form form,
+            RowSelection selection,
+            Optional<DueTime> due,
+            Map<String, Rate> rates,
+            List<String> instructions,
+            int context,
+            boolean together) {
+        this(people, purpose, form, selection, due, rates, instructions, context, together, false);
+    }
+
     public SendRequest {
         people = List.copyOf(people);
         rates = Map.copyOf(rates);
@@ -36,7 +52,7 @@ public record SendRequest(
 
     /** The same of other segments. */
     public SendRequest of(RowSelection other) {
-        return new SendRequest(people, purpose, form, other, due, rates, instructions, context, together);
+        return new SendRequest(people, purpose, form, other, due, rates, instructions, context, together, notes);
     }
 
     /** All of it to one person. */

@@ -197,6 +197,10 @@ class SendingTest {
         lane.references()
                 .keepTermList(Source.of("terms.csv", "en,de\npier,Kai\nhull,Rumpf\n".getBytes(StandardCharsets.UTF_8)));
         lane.references().keep(Source.of("map.txt", "the quay".getBytes(StandardCharsets.UTF_8)));
+        lane.references()
+                .keep(Source.of(
+                        "old.tmx",
+                        "<tmx version=\"1.4\"><header srclang=\"en\"/><body/></tmx>".getBytes(StandardCharsets.UTF_8)));
         List<CopyExport.Sent> sent = send(List.of("Ines Falk"), RowSelection.ALL, true, "docx");
         SendRequest request = new SendRequest(
                 List.of("Ines Falk"),
@@ -221,6 +225,45 @@ class SendingTest {
         assertThat(new String(entries.get("terms.csv"), StandardCharsets.UTF_8))
                 .contains("pier,Kai")
                 .doesNotContain("hull");
+    }
+
+    @Test
+    void openNotesGoAlongOnRequestAndAreNoRemarksWhenTheyComeBack() throws Exception {
+        TrackSnapshot now = pier.now();
+        LaneWriter.await(lane.notes().add(pier, now.segment(0).key(), -1, -1, "Which pier?", "Mara"));
+        LaneWriter.await(lane.notes().add(pier, now.segment(1).key(), -1, -1, "Settled.", "Mara"));
+        LaneWriter.await(lane.notes().settle(pier, lane.notes().of(pier).get(1), true));
+        SendRequest without = SendRequest.of("Ines Falk", Purpose.REVIEW, new SendRequest.Form("tsv"));
+        SendRequest with = new SendRequest(
+                without.people(),
+                without.purpose(),
+                without.form(),
+                without.selection(),
+                Optional.empty(),
+                Map.of(),
+                List.of(),
+                0,
+                false,
+                true);
+
+        Path plain = new CopyExport(lane)
+                .send(List.of(now), without, Progress.NONE)
+                .get(0)
+                .file();
+        Path noted = new CopyExport(lane)
+                .send(List.of(now), with, Progress.NONE)
+                .get(0)
+                .file();
+
+        assertThat(plain).content().doesNotContain("Mara");
+        assertThat(noted).content().contains("Mara: Which pier?").doesNotContain("Settled");
+        Source back = Source.of(noted);
+        assertThat(new ReturnImport(lane)
+                        .recognisedAll(back, lane.copies().read(back))
+                        .get(0)
+                        .reading()
+                        .remarks())
+                .isEmpty();
     }
 
     @Test

@@ -57,6 +57,7 @@ final class SendForm extends VBox {
     private final TextArea instructions = new TextArea();
     private final CheckBox packed = new CheckBox(Strings.text("exchange.packed"));
     private final CheckBox unlocked = new CheckBox(Strings.text("exchange.unlocked"));
+    private final CheckBox notes = new CheckBox(Strings.text("exchange.notes"));
     private final CheckBox once = new CheckBox(Strings.text("exchange.once"));
     private final CheckBox together = new CheckBox(Strings.text("exchange.together"));
     private final Label files = Controls.styled(new Label(), "heading");
@@ -122,6 +123,7 @@ final class SendForm extends VBox {
         instructions.setAccessibleText(Strings.text("exchange.instructions"));
         unlocked.setId("send-unlocked");
         once.setId("send-once");
+        notes.setId("send-notes");
         together.setId("send-together");
         packed.setId("send-packed");
         away.setWrapText(true);
@@ -140,7 +142,7 @@ final class SendForm extends VBox {
                         line("exchange.what", what, words),
                         line("exchange.due", due, time),
                         instructions,
-                        Controls.wrapped(unlocked, once),
+                        Controls.wrapped(unlocked, once, notes),
                         together,
                         packed,
                         Controls.row(send, new InstructionTemplates(session.person(), instructions)),
@@ -234,7 +236,8 @@ final class SendForm extends VBox {
                                         .filter(line -> !line.isBlank())
                                         .toList(),
                                 CONTEXT,
-                                together.isSelected()),
+                                together.isSelected(),
+                                notes.isSelected()),
                         packed.isSelected(),
                         what.getValue() == What.SINCE_TRIP);
         people.getEditor().clear();

@@ -99,9 +99,9 @@ public final class ReviewView implements View {
         this.list = new SegmentList(session, bench, model, this::refresh);
         this.filters = new FilterBar(session, model, this::listed, bench::focusEditor);
         bench.standIn(list.flow(), this::bringCurrent);
-        CompletionPopup completion =
-                new CompletionPopup(session, bench.editor(), side.terms()::wordings, side.matches()::texts);
-        bench.onTyped(completion::typed);
+        CompletionHint completion =
+                new CompletionHint(session, bench.editor(), side.terms()::wordings, side.matches()::texts);
+        bench.onTyped(completion::typed, completion.node());
         ofSegment = new SegmentCommands(
                 session, model, bench, side, list, completion, opener, () -> details.setSelected(true));
         Invisibles.shownProperty().addListener((property, before, now) -> redrawAll());

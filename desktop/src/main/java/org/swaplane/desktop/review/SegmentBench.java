@@ -253,9 +253,10 @@ final class SegmentBench extends VBox {
         editor.transliterate(on ? Transliteration.of(language) : Optional.empty());
     }
 
-    /** {@code listener} is told of each letter that somebody typed. */
-    void onTyped(Runnable listener) {
+    /** {@code listener} is told of each letter that somebody typed, and shows {@code hint} over the editor. */
+    void onTyped(Runnable listener, Node hint) {
         onTyped = listener;
+        writing.getChildren().add(hint);
     }
 
     /** Draws the target again, as it is drawn otherwise now. */

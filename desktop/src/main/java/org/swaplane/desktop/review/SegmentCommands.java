@@ -39,7 +39,7 @@ final class SegmentCommands {
     private final SegmentBench bench;
     private final SegmentSide side;
     private final SegmentList list;
-    private final CompletionPopup completion;
+    private final CompletionHint completion;
     private final SpellingMenu spelling;
     private final LookUpMenu lookUps;
     private final Runnable showDetails;
@@ -50,7 +50,7 @@ final class SegmentCommands {
             SegmentBench bench,
             SegmentSide side,
             SegmentList list,
-            CompletionPopup completion,
+            CompletionHint completion,
             FileOpener opener,
             Runnable showDetails) {
         this.session = session;

@@ -3,9 +3,10 @@ package org.swaplane.desktop.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.stage.Popup;
 import org.swaplane.content.Content;
 import org.swaplane.desktop.editor.TargetEditor;
 import org.swaplane.desktop.session.LaneSession;
@@ -14,7 +15,7 @@ import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.review.Completion;
 
 /** Below the caret, what the word that is being typed may become; a key takes the first, another one goes to the next. */
-final class CompletionPopup {
+final class CompletionHint {
     private static final int MOST = 5;
     private static final int NEIGHBOURS = 20;
 
@@ -22,7 +23,6 @@ final class CompletionPopup {
     private final TargetEditor editor;
     private final Supplier<List<String>> terms;
     private final Supplier<List<String>> matches;
-    private final Popup popup = new Popup();
     private final HBox row = Controls.styled(new HBox(), "completion");
     private List<String> words = List.of();
     private String begun = "";
@@ -31,15 +31,18 @@ final class CompletionPopup {
      * @param terms wordings that the terms of the segment have
      * @param matches translations that the memories know, the best first
      */
-    CompletionPopup(
+    CompletionHint(
             LaneSession session, TargetEditor editor, Supplier<List<String>> terms, Supplier<List<String>> matches) {
         this.session = session;
         this.editor = editor;
         this.terms = terms;
         this.matches = matches;
-        popup.getContent().add(row);
-        popup.setAutoHide(true);
         row.setId("completion");
+        // It lies over what is below, and moves nothing.
+        row.setManaged(false);
+        row.setMouseTransparent(true);
+        row.setViewOrder(-1);
+        row.setVisible(false);
         editor.focusedProperty().addListener((property, before, focused) -> {
             if (!focused) {
                 hide();
@@ -50,6 +53,11 @@ final class CompletionPopup {
                 hide();
             }
         });
+    }
+
+    /** What is laid over the editor's place. */
+    Node node() {
+        return row;
     }
 
     /** Somebody typed: looks what that may become. */
@@ -85,16 +93,20 @@ final class CompletionPopup {
                     .add(Controls.styled(new Label(words.get(i)), i == 0 ? "completion-first" : "completion-other"));
         }
         editor.getCaretBounds().ifPresent(caret -> {
-            if (popup.getScene() != null && editor.getScene() != null) {
-                popup.getScene().getStylesheets().setAll(editor.getScene().getStylesheets());
+            Point2D place = row.getParent().screenToLocal(caret.getMinX(), caret.getMaxY());
+            if (place != null) {
+                row.applyCss();
+                row.autosize();
+                double most = Math.max(0, editor.getWidth() - row.getWidth());
+                row.relocate(Math.min(place.getX(), most), place.getY());
+                row.setVisible(true);
             }
-            popup.show(editor, caret.getMinX(), caret.getMaxY());
         });
     }
 
     private void hide() {
         words = List.of();
-        popup.hide();
+        row.setVisible(false);
     }
 
     /** Takes the first one. */
