@@ -223,8 +223,7 @@ class LaneTest {
         reopen();
         CheckRun checks = lane.references().checks();
         List<Finding> found = new Delivery(lane, checks).findings(track.now(), Progress.NONE);
-        LaneWriter.await(
-                lane.findings().setAside(track, found.get(0), SetAside.Scope.FINDING, "agreed", "Mara"));
+        LaneWriter.await(lane.findings().setAside(track, found.get(0), SetAside.Scope.FINDING, "agreed", "Mara"));
         Path html = folder.resolve("checks.html");
         Path book = folder.resolve("checks.xlsx");
 
