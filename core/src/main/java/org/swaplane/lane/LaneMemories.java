@@ -45,6 +45,9 @@ public final class LaneMemories implements LaneListener {
     /** While the lane is open; one that was killed has it still, and what was reviewed is gathered again. */
     private static final String OPEN = "open";
 
+    /** How it is kept; what was kept in another way is gathered again. */
+    private static final String KEPT = "by pair ";
+
     private final Lane lane;
     private final Path folder;
     private final ExecutorService work = Executors.newSingleThreadExecutor(task -> {
@@ -93,7 +96,7 @@ public final class LaneMemories implements LaneListener {
         work.execute(() -> {
             try {
                 TranslationMemory reviewed = own(REVIEWED);
-                if (!reviewed.mark().equals(lane.stepsSoFar())) {
+                if (!reviewed.mark().equals(upToDate())) {
                     reviewed.clear();
                     gatherAll("", reviewed);
                 }
@@ -103,6 +106,10 @@ public final class LaneMemories implements LaneListener {
                 failed.accept(e);
             }
         });
+    }
+
+    private String upToDate() {
+        return KEPT + lane.stepsSoFar();
     }
 
     @Override
@@ -168,13 +175,13 @@ public final class LaneMemories implements LaneListener {
             if (track.summary().counts().reviewedWords() > 0) {
                 gather(track.now(), holders, memory);
             } else {
-                memory.removeAll(holder(track, holders));
+                memory.releaseAll(holder(track, holders));
             }
         }
     }
 
     private static void gather(TrackSnapshot now, String holders, TranslationMemory memory) throws IOException {
-        memory.removeAll(holder(now.track(), holders));
+        memory.releaseAll(holder(now.track(), holders));
         for (int i = 0; i < now.size(); i++) {
             if (now.state(i).compareTo(State.REVIEWED) >= 0) {
                 keep(now, i, holders, memory);
@@ -192,14 +199,12 @@ public final class LaneMemories implements LaneListener {
             throws IOException {
         Segment segment = now.segment(index);
         String holder = holder(now.track(), holders);
-        String id = holder + '/' + segment.key();
         boolean holds = now.state(index).compareTo(State.REVIEWED) >= 0
                 && !now.target(index).isEmpty()
                 && !segment.source().isEmpty();
         if (holds) {
             memory.put(
                     holder,
-                    id,
                     new MemoryUnit(
                             now.sourceLanguage(index),
                             now.targetLanguage(index),
@@ -208,7 +213,7 @@ public final class LaneMemories implements LaneListener {
                             MemoryTransfer.context(now.document().segments(), index, segment.key()),
                             Provenance.of(now.name())));
         } else {
-            memory.remove(id);
+            memory.release(holder, segment.key());
         }
     }
 
@@ -404,18 +409,11 @@ public final class LaneMemories implements LaneListener {
         write(edited.memory(), edited.undo()::apply);
     }
 
-    private interface Writing {
-        void into(TranslationMemory memory) throws IOException;
-    }
-
-    /** A shared memory is opened for as long as it takes. */
-    private void write(Path memory, Writing writing) throws IOException {
+    private void write(Path memory, SharedGrowth.Work writing) throws IOException {
         if (memory.startsWith(folder)) {
             writing.into(own(memory.getFileName().toString()));
-            return;
-        }
-        try (TranslationMemory other = TranslationMemory.openForWriting(memory)) {
-            writing.into(other);
+        } else {
+            growth.into(memory, writing);
         }
     }
 
@@ -514,7 +512,7 @@ public final class LaneMemories implements LaneListener {
             synchronized (this) {
                 for (Map.Entry<String, TranslationMemory> each : opened.entrySet()) {
                     if (done && following && each.getKey().equals(REVIEWED)) {
-                        each.getValue().commit(lane.stepsSoFar());
+                        each.getValue().commit(upToDate());
                     }
                     each.getValue().close();
                 }

@@ -66,10 +66,21 @@ final class SharedGrowth {
         }
     }
 
-    /** Whether nobody else was writing into it. */
-    private static boolean write(Path memory, Work work) throws IOException {
+    /**
+     * Writes into a shared memory, which is opened for as long as it takes; one after the other within this program.
+     *
+     * @throws CannotProceedException when another program writes into it
+     */
+    synchronized void into(Path memory, Work work) throws IOException {
         try (TranslationMemory open = TranslationMemory.openForWriting(memory)) {
             work.into(open);
+        }
+    }
+
+    /** Whether nobody else was writing into it. */
+    private boolean write(Path memory, Work work) throws IOException {
+        try {
+            into(memory, work);
             return true;
         } catch (CannotProceedException e) {
             return false;

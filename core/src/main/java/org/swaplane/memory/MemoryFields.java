@@ -27,6 +27,11 @@ import org.swaplane.content.TagNotation;
 final class MemoryFields {
     static final String ID = "id";
     static final String HOLDER = "holder";
+    /** A segment for which somebody holds it. */
+    static final String PLACE = "place";
+
+    private static final String HOLD = "hold";
+    private static final String BY_ITSELF = "by-itself";
     static final String PAIR = "pair";
     static final String LANGUAGES = "languages";
     static final String EXACT = "exact";
@@ -64,10 +69,30 @@ final class MemoryFields {
 
     private MemoryFields() {}
 
-    static Document document(MemoryUnit unit, String id, String holder) {
+    /** A unit that came by itself. */
+    static Document document(MemoryUnit unit, String id) {
+        return document(unit, id, Holdings.Standing.BY_ITSELF);
+    }
+
+    static Document document(MemoryUnit unit, String id, Holdings.Standing standing) {
         Document document = new Document();
         document.add(new StringField(ID, id, Field.Store.NO));
-        document.add(new StringField(HOLDER, holder, Field.Store.NO));
+        store(document, BY_ITSELF, standing.byItself() ? "yes" : "");
+        for (Holdings.Hold hold : standing.holds()) {
+            document.add(new StringField(HOLDER, hold.holder(), Field.Store.NO));
+            document.add(new StringField(PLACE, hold.place(), Field.Store.NO));
+            MemoryUnit.Context context = hold.context();
+            store(
+                    document,
+                    HOLD,
+                    String.join(
+                            String.valueOf(DIVIDER),
+                            hold.holder(),
+                            hold.origin(),
+                            context.before(),
+                            context.after(),
+                            context.key()));
+        }
         document.add(new StringField(PAIR, pair(unit.sourceLanguage(), unit.targetLanguage()), Field.Store.NO));
         document.add(new StringField(EXACT, exact(unit.source()), Field.Store.NO));
         document.add(new Field(WORDS, new TermStream(words(unit.source())), TERMS));
@@ -130,6 +155,31 @@ final class MemoryFields {
                         Stream.of(document.getValues(PROPERTY))
                                 .map(MemoryFields::property)
                                 .toList()));
+    }
+
+    /** Why a unit is there; one that nobody holds came by itself. */
+    static Holdings.Standing standing(Document document) {
+        List<Holdings.Hold> holds = holds(document);
+        return new Holdings.Standing(
+                holds.isEmpty() || !value(document, BY_ITSELF).isEmpty(), holds);
+    }
+
+    private static List<Holdings.Hold> holds(Document document) {
+        return Stream.of(document.getValues(HOLD))
+                .map(stored -> stored.split(String.valueOf(DIVIDER), 5))
+                .map(parts ->
+                        new Holdings.Hold(parts[0], parts[1], new MemoryUnit.Context(parts[2], parts[3], parts[4])))
+                .toList();
+    }
+
+    /** A unit as it stands where the context is the one that is asked for; anywhere else where there is no such place. */
+    static MemoryUnit unit(Document document, MemoryUnit.Context asked) {
+        MemoryUnit unit = unit(document);
+        return holds(document).stream()
+                .filter(hold -> hold.context().matches(asked))
+                .findFirst()
+                .map(hold -> unit.at(hold.context(), hold.origin()))
+                .orElse(unit);
     }
 
     /** Most texts have no tags. */

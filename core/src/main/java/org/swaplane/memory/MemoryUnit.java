@@ -54,6 +54,11 @@ public record MemoryUnit(
         return provenance.origin();
     }
 
+    /** The same pair in another place. */
+    MemoryUnit at(Context place, String origin) {
+        return new MemoryUnit(sourceLanguage, targetLanguage, source, target, place, provenance.from(origin));
+    }
+
     /** The same for the same pair of texts in the same languages, which a memory keeps once. */
     String id() {
         String all = String.join("\n", sourceLanguage, targetLanguage, sourceWritten(), targetWritten());

@@ -38,4 +38,8 @@ public record Provenance(
     public Provenance asAligned() {
         return new Provenance(created, createdBy, changed, changedBy, origin, true, properties);
     }
+
+    Provenance from(String other) {
+        return new Provenance(created, createdBy, changed, changedBy, other, aligned, properties);
+    }
 }

@@ -57,6 +57,7 @@ public final class TranslationMemory implements AutoCloseable {
     private final Directory directory;
     private final IndexWriter writer;
     private final SearcherManager searchers;
+    private final Holdings holdings;
 
     /** Takes units one after the other. */
     public interface Each {
@@ -72,6 +73,7 @@ public final class TranslationMemory implements AutoCloseable {
         this.directory = directory;
         this.writer = writer;
         this.searchers = new SearcherManager(directory, null);
+        this.holdings = new Holdings(writer);
     }
 
     /** What is searched is what was committed when it began. */
@@ -126,14 +128,20 @@ public final class TranslationMemory implements AutoCloseable {
         return new TranslationMemory(folder, directory, null);
     }
 
-    /** Adds a unit, in place of the same pair of texts. */
+    /** Adds a unit, in place of the same pair of texts; whoever holds that goes on holding it. */
     public void add(MemoryUnit unit) throws IOException {
-        writer.updateDocument(new Term(MemoryFields.ID, unit.id()), MemoryFields.document(unit, unit.id(), ""));
+        if (holdings.isAnyHeld()) {
+            holdings.add(unit);
+        } else {
+            writer.updateDocument(new Term(MemoryFields.ID, unit.id()), MemoryFields.document(unit, unit.id()));
+            holdings.othersWrote();
+        }
     }
 
     /** Adds a unit that is not there yet. */
     void addNew(String id, MemoryUnit unit) throws IOException {
-        writer.addDocument(MemoryFields.document(unit, id, ""));
+        writer.addDocument(MemoryFields.document(unit, id));
+        holdings.othersWrote();
     }
 
     /** The first halves of the ids of all units, also of those that are not committed yet. */
@@ -157,18 +165,24 @@ public final class TranslationMemory implements AutoCloseable {
         return id.matches("\\p{XDigit}{32}") ? Long.parseUnsignedLong(id, 0, 16, 16) : id.hashCode();
     }
 
-    /** Adds what somebody holds under an id of his own, in place of what he held under it; the same pair may be there of others. */
-    public void put(String holder, String id, MemoryUnit unit) throws IOException {
-        writer.updateDocument(new Term(MemoryFields.ID, id), MemoryFields.document(unit, id, holder));
+    /** Adds what somebody holds for the segment that its context names, in place of what he held for it. The same pair is there once. */
+    public void put(String holder, MemoryUnit unit) throws IOException {
+        holdings.put(holder, unit);
     }
 
-    /** Takes out all that somebody holds. */
-    public void removeAll(String holder) throws IOException {
-        writer.deleteDocuments(new Term(MemoryFields.HOLDER, holder));
+    /** Has somebody hold nothing for a segment; what nobody holds, and what did not come by itself, is taken out. */
+    public void release(String holder, String key) throws IOException {
+        holdings.remove(holder, key);
+    }
+
+    /** Has somebody hold nothing any more. */
+    public void releaseAll(String holder) throws IOException {
+        holdings.removeAll(holder);
     }
 
     /** Takes out all that a file brought, or whatever else is given as the origin. */
     public void removeOrigin(String origin) throws IOException {
+        holdings.flush();
         writer.deleteDocuments(new Term(MemoryFields.ORIGIN, origin));
     }
 
@@ -179,12 +193,13 @@ public final class TranslationMemory implements AutoCloseable {
 
     /** Takes out everything. */
     public void clear() throws IOException {
+        holdings.forget();
         writer.deleteAll();
     }
 
-    /** Takes a unit out. */
-    public void remove(String id) throws IOException {
-        writer.deleteDocuments(new Term(MemoryFields.ID, id));
+    /** Takes a unit out, whoever holds it. */
+    void remove(String id) throws IOException {
+        holdings.takeOut(id);
     }
 
     /** What was added or taken out is so for everybody from now on; {@code mark} says as far as what, for whoever goes on later. */
@@ -206,12 +221,14 @@ public final class TranslationMemory implements AutoCloseable {
 
     /** What was added or taken out is so for everybody from now on. */
     public void commit() throws IOException {
+        holdings.flush();
         writer.commit();
         refresh();
     }
 
     /** Forgets what was added and not committed; nothing can be written after it. */
     public void discard() throws IOException {
+        holdings.forget();
         writer.rollback();
     }
 
@@ -290,7 +307,7 @@ public final class TranslationMemory implements AutoCloseable {
         if (symbols.length == 0) {
             return List.of();
         }
-        List<MemoryUnit> found = near(MemoryFields.pair(sourceLanguage, targetLanguage), source, least, top);
+        List<MemoryUnit> found = near(MemoryFields.pair(sourceLanguage, targetLanguage), source, context, least, top);
         Set<String> targets = new HashSet<>();
         found.stream()
                 .filter(unit -> Symbols.numbered(unit.source()).equals(Symbols.numbered(source)))
@@ -307,10 +324,11 @@ public final class TranslationMemory implements AutoCloseable {
         return List.copyOf(matches.subList(0, Math.min(top, matches.size())));
     }
 
-    private List<MemoryUnit> near(String languages, Content source, int least, int top) throws IOException {
+    private List<MemoryUnit> near(String languages, Content source, MemoryUnit.Context context, int least, int top)
+            throws IOException {
         LookupsFirst.begin();
         try {
-            return search(searcher -> units(searcher, candidates(searcher, languages, source, least), top));
+            return search(searcher -> units(searcher, candidates(searcher, languages, source, least), context, top));
         } finally {
             LookupsFirst.end();
         }
@@ -331,7 +349,8 @@ public final class TranslationMemory implements AutoCloseable {
     }
 
     /** The units among which the best of so many are, whatever is taken off their similarities. */
-    private static List<MemoryUnit> units(IndexSearcher searcher, Map<Integer, Integer> similarities, int top)
+    private static List<MemoryUnit> units(
+            IndexSearcher searcher, Map<Integer, Integer> similarities, MemoryUnit.Context context, int top)
             throws IOException {
         int last = similarities.values().stream()
                 .sorted(Comparator.reverseOrder())
@@ -341,7 +360,7 @@ public final class TranslationMemory implements AutoCloseable {
         List<MemoryUnit> units = new ArrayList<>();
         for (Map.Entry<Integer, Integer> each : new TreeMap<>(similarities).entrySet()) {
             if (each.getValue() >= last - Scoring.MOST_PENALTIES) {
-                units.add(MemoryFields.unit(searcher.storedFields().document(each.getKey())));
+                units.add(MemoryFields.unit(searcher.storedFields().document(each.getKey()), context));
             }
         }
         return units;
@@ -454,6 +473,10 @@ public final class TranslationMemory implements AutoCloseable {
         try {
             searchers.close();
             if (writer != null) {
+                if (writer.isOpen()) {
+                    holdings.flush();
+                }
+                holdings.close();
                 writer.close();
             }
         } finally {

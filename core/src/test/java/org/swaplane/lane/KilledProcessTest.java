@@ -2,16 +2,13 @@ package org.swaplane.lane;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -82,7 +79,8 @@ class KilledProcessTest {
         Random random = new Random(1);
         int next = 0;
         for (int kill = 0; kill < KILLS; kill++) {
-            int confirmed = killAfter(next, 1 + random.nextInt(MOST_EDITS));
+            int confirmed =
+                    WorkingProcess.killAfter(KilledProcessTest.class, folder, next, 1 + random.nextInt(MOST_EDITS), 0);
             check(confirmed);
             next = confirmed + 1;
         }
@@ -107,30 +105,5 @@ class KilledProcessTest {
                             .collect(Collectors.joining(" ")))
                     .isEqualTo(LETTERS);
         }
-    }
-
-    private int killAfter(int first, int edits) throws IOException, InterruptedException {
-        Process process = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "-XX:TieredStopAtLevel=1",
-                        "-cp",
-                        System.getProperty("java.class.path"),
-                        KilledProcessTest.class.getName(),
-                        folder.toString(),
-                        String.valueOf(first))
-                .redirectError(ProcessBuilder.Redirect.DISCARD)
-                .start();
-        int confirmed = -1;
-        try (BufferedReader out =
-                new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8))) {
-            while (confirmed < first + edits) {
-                String line = out.readLine();
-                assertThat(line).as("the process ended by itself").isNotNull();
-                confirmed = Integer.parseInt(line);
-            }
-            process.destroyForcibly();
-            assertThat(process.waitFor(30, TimeUnit.SECONDS)).isTrue();
-        }
-        return confirmed;
     }
 }
