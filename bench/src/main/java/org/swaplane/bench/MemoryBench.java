@@ -2,6 +2,7 @@ package org.swaplane.bench;
 
 import java.io.BufferedWriter;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -11,20 +12,33 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Random;
 import java.util.stream.Stream;
+import org.apache.lucene.index.DirectoryReader;
+import org.apache.lucene.index.Term;
+import org.apache.lucene.search.BooleanClause;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.ScoreDoc;
+import org.apache.lucene.search.TermQuery;
+import org.apache.lucene.store.FSDirectory;
 import org.swaplane.content.Content;
+import org.swaplane.document.BilingualDocument;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
+import org.swaplane.memory.Filling;
 import org.swaplane.memory.MemoryTransfer;
 import org.swaplane.memory.MemoryUnit;
+import org.swaplane.memory.MemoryUse;
 import org.swaplane.memory.TranslationMemory;
 import org.swaplane.task.Progress;
 
 /**
- * Importing a TMX file into a memory against reading it, and looking up edited sentences in that memory. The words are made up and as
+ * Importing a TMX file into a memory against reading it; looking up edited sentences in that memory, against the best hits of a bare query of
+ * their words in the same index; first hits of a search for two words; filling a file of 10,000 such sentences. The words are made up and as
  * frequent as those of a language (Zipf). Arguments: number of units (default 100000), of lookups (default 2000).
  */
 public final class MemoryBench {
     private static final int VOCABULARY = 30_000;
+    private static final int FILLED = 10_000;
 
     private final Random random = new Random(5);
     private final String[] words = new String[VOCABULARY];
@@ -88,14 +102,68 @@ public final class MemoryBench {
                     units,
                     reading,
                     seconds(begin) / reading);
-            lookUp(asked.subList(0, asked.size() / 4), memory); // to warm up
-            double[] milliseconds = lookUp(asked, memory);
-            System.out.printf(
-                    Locale.ROOT,
-                    "lookup of a sentence with one to three other words: median %.1f ms, 95th percentile %.1f ms%n",
-                    milliseconds[milliseconds.length / 2],
-                    milliseconds[milliseconds.length * 95 / 100]);
+            double lookup = time(
+                    "lookup of a sentence with one to three other words",
+                    asked,
+                    text -> memory.lookup("en", "de", Content.of(text), MemoryUnit.Context.UNKNOWN, 70, 5));
+            double bare = bareQueries(asked, folder.resolve("memory"));
+            System.out.printf(Locale.ROOT, "which is %.1f times the bare query%n", lookup / bare);
+            time(
+                    "first 50 hits of two words",
+                    asked,
+                    text -> memory.find(text.substring(0, text.indexOf(' ', text.indexOf(' ') + 1)), false, 50));
+            fill(memory, formats);
         }
+    }
+
+    /** The five best of a query of all words, as an index answers that knows nothing of distances. */
+    private static double bareQueries(List<String> asked, Path memory) throws IOException {
+        try (DirectoryReader reader = DirectoryReader.open(FSDirectory.open(memory.resolve("index")))) {
+            IndexSearcher searcher = new IndexSearcher(reader);
+            return time("the five best of a bare query of its words", asked, text -> {
+                BooleanQuery.Builder query = new BooleanQuery.Builder();
+                for (String word : text.replace(".", "").split(" ")) {
+                    query.add(new TermQuery(new Term("source-text", word)), BooleanClause.Occur.SHOULD);
+                }
+                for (ScoreDoc hit : searcher.search(query.build(), 5).scoreDocs) {
+                    searcher.storedFields().document(hit.doc);
+                }
+            });
+        }
+    }
+
+    private void fill(TranslationMemory memory, FormatRegistry formats) throws IOException {
+        StringBuilder file = new StringBuilder("<xliff version=\"1.2\"><file original=\"fill\" source-language=\"en\""
+                + " target-language=\"de\" datatype=\"plaintext\"><body>\n");
+        List<String> known = new ArrayList<>();
+        memory.forEach(unit -> {
+            if (known.size() < FILLED) {
+                known.add(unit.sourceWritten());
+            }
+        });
+        for (int i = 0; i < FILLED; i++) {
+            String sentence = i % 3 == 0
+                    ? known.get(i % known.size())
+                    : i % 3 == 1 ? edited(known.get(i % known.size())) : sentence();
+            file.append("<trans-unit id=\"")
+                    .append(i)
+                    .append("\"><source>")
+                    .append(sentence)
+                    .append("</source></trans-unit>\n");
+        }
+        file.append("</body></file></xliff>");
+        BilingualDocument document = formats.open(
+                        Source.of("fill.xlf", file.toString().getBytes(StandardCharsets.UTF_8)), Progress.NONE)
+                .document();
+        long begin = System.nanoTime();
+        Filling.Outcome outcome =
+                new Filling(MemoryUse.of(List.of(memory)), 70, Filling.Over.EMPTY).of(document, Progress.NONE);
+        System.out.printf(
+                Locale.ROOT,
+                "filling %d segments, of which a third is known, a third resembles and a third is new: %.1f s, %s filled%n",
+                FILLED,
+                seconds(begin),
+                outcome.filled());
     }
 
     private List<String> write(int units, int lookups, Path tmx) throws IOException {
@@ -123,15 +191,30 @@ public final class MemoryBench {
         return String.join(" ", edited);
     }
 
-    private static double[] lookUp(List<String> asked, TranslationMemory memory) throws IOException {
+    private interface Question {
+        void ask(String text) throws IOException;
+    }
+
+    /** Asks everything, after a quarter of it to warm up; the median in milliseconds. */
+    private static double time(String what, List<String> asked, Question question) throws IOException {
+        for (String text : asked.subList(0, asked.size() / 4)) {
+            question.ask(text);
+        }
         double[] milliseconds = new double[asked.size()];
         for (int i = 0; i < milliseconds.length; i++) {
             long begin = System.nanoTime();
-            memory.lookup("en", "de", Content.of(asked.get(i)), MemoryUnit.Context.UNKNOWN, 70, 5);
+            question.ask(asked.get(i));
             milliseconds[i] = seconds(begin) * 1000;
         }
         Arrays.sort(milliseconds);
-        return milliseconds;
+        double median = milliseconds[milliseconds.length / 2];
+        System.out.printf(
+                Locale.ROOT,
+                "%s: median %.1f ms, 95th percentile %.1f ms%n",
+                what,
+                median,
+                milliseconds[milliseconds.length * 95 / 100]);
+        return median;
     }
 
     private static double seconds(long begin) {

@@ -62,7 +62,7 @@ final class CheckCommand implements Callable<Integer> {
         }
         int status = files.run((file, entry) -> check(file, bilingual(Source.of(file)), entry));
         if (report != null) {
-            ReportForm.write(new CheckReport(files.names(), segments, lines).report(), report, force);
+            ReportForm.write(new CheckReport(files.names(), segments, lines, List.of()).report(), report, force);
         }
         return status;
     }

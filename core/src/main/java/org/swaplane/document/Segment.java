@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.swaplane.content.Content;
 
 /**
@@ -42,6 +43,12 @@ public record Segment(
 
     public List<Proposal> proposals() {
         return about.proposals();
+    }
+
+    /** The same with more notes. */
+    public Segment withMore(List<Note> notes) {
+        List<Note> all = Stream.concat(notes().stream(), notes.stream()).toList();
+        return new Segment(key, part, unit, source, target, state, nativeState, lock, about.with(all));
     }
 
     /** The same with another lock. */

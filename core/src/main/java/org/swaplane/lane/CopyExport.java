@@ -14,11 +14,13 @@ import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.swaplane.check.Finding;
+import org.swaplane.document.Note;
 import org.swaplane.exchange.CopyRows;
 import org.swaplane.exchange.ReviewInstructions;
 import org.swaplane.exchange.WordShares;
 import org.swaplane.format.NewFile;
 import org.swaplane.format.Source;
+import org.swaplane.format.WrittenNote;
 import org.swaplane.format.xliff12.NewXliff12;
 import org.swaplane.format.xliff2.NewXliff2;
 import org.swaplane.reviewcopy.ReviewCopy;
@@ -85,8 +87,8 @@ public final class CopyExport {
     private Sent sendFile(TrackSnapshot track, SendRequest request, Progress progress) throws IOException {
         String name = stem(track.name()) + '_' + word(request.purpose());
         Path file = request.form().equals(SendRequest.Form.XLIFF_12)
-                ? writeXliff12(track, name)
-                : writeBilingual(track, name, progress);
+                ? writeXliff12(track, name, request)
+                : writeBilingual(track, name, request, progress);
         int words = IntStream.range(0, track.size()).map(track::words).sum();
         String code = lane.trips().newCode();
         return new Sent(
@@ -146,16 +148,14 @@ public final class CopyExport {
     }
 
     /** What people here noted at segments and is not settled, where it is to go along. */
-    private IntFunction<List<String>> notes(TrackSnapshot track, SendRequest request) {
-        if (!request.notes()) {
-            return index -> List.of();
-        }
-        Map<String, List<String>> byKey = lane.notes().of(track.track()).stream()
-                .filter(note -> !note.settled())
-                .collect(Collectors.groupingBy(
-                        OwnNote::key,
-                        Collectors.mapping(note -> note.author() + ": " + note.text(), Collectors.toList())));
-        return index -> byKey.getOrDefault(track.segment(index).key(), List.of());
+    private Map<Integer, List<Note>> notes(TrackSnapshot track, SendRequest request) {
+        return request.notes() ? lane.notes().open(track) : Map.of();
+    }
+
+    private static IntFunction<List<String>> signed(Map<Integer, List<Note>> notes) {
+        return index -> notes.getOrDefault(index, List.of()).stream()
+                .map(WrittenNote::signed)
+                .toList();
     }
 
     private List<Sent> sendPiece(
@@ -172,7 +172,7 @@ public final class CopyExport {
             CopyRows.Owner owner =
                     new CopyRows.Owner(lane.settings().id(), track.track().id(), codes.get(track));
             boolean isPart = indexes.size() < track.size();
-            parts.add(new CopyRows(track.document(), track::target, notes(track, request))
+            parts.add(new CopyRows(track.document(), track::target, signed(notes(track, request)))
                     .part(owner, track.name(), indexes, isPart ? request.context() : 0));
         });
         TrackSnapshot first = tracks.keySet().iterator().next();
@@ -219,21 +219,23 @@ public final class CopyExport {
     }
 
     /** A bilingual file goes as it stands now; of a document, an XLIFF file is made that is named after it. */
-    private Path writeBilingual(TrackSnapshot track, String name, Progress progress) throws IOException {
+    private Path writeBilingual(TrackSnapshot track, String name, SendRequest request, Progress progress)
+            throws IOException {
         String extension = track.name().substring(stem(track.name()).length());
         Path file = lane.free("sent", track.isDocument() ? name + extension + ".xlf" : name + extension);
+        Map<Integer, List<Note>> notes = notes(track, request);
         if (track.isDocument()) {
-            NewFile.write(file, false, out -> NewXliff2.write(track.current(), out));
+            NewFile.write(file, false, out -> NewXliff2.write(track.current(notes), out));
         } else {
-            NewFile.write(file, false, out -> track.write(out, progress));
+            NewFile.write(file, false, out -> track.write(notes, out, progress));
         }
         return file;
     }
 
-    private Path writeXliff12(TrackSnapshot track, String name) throws IOException {
+    private Path writeXliff12(TrackSnapshot track, String name, SendRequest request) throws IOException {
         Path file = lane.free(
                 "sent", name + track.name().substring(stem(track.name()).length()) + ".xlf");
-        NewFile.write(file, false, out -> NewXliff12.write(track.current(), out));
+        NewFile.write(file, false, out -> NewXliff12.write(track.current(notes(track, request)), out));
         return file;
     }
 

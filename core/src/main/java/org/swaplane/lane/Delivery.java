@@ -15,6 +15,7 @@ import java.util.stream.IntStream;
 import org.swaplane.check.CheckRun;
 import org.swaplane.check.Finding;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Note;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.BilingualFile;
@@ -85,7 +86,9 @@ public final class Delivery {
 
     /** Writes the result and reads it again; what is wrong with it, empty when nothing is. */
     private String write(TrackSnapshot track, Path path, Progress progress) throws IOException {
-        NewFile.write(path, true, out -> track.write(out, progress));
+        boolean withNotes = Boolean.parseBoolean(lane.settings().detail(LaneDetail.NOTES_IN_FILES));
+        Map<Integer, List<Note>> notes = withNotes ? lane.notes().open(track) : Map.of();
+        NewFile.write(path, true, out -> track.write(notes, out, progress));
         BilingualFile written = lane.trackStore().open(track.track(), Source.of(track.name(), path), progress);
         if (written instanceof DocumentFile document) {
             return DocumentProof.firstLost(track.units(), document.units(List.of()))

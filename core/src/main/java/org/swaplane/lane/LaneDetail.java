@@ -27,6 +27,8 @@ public enum LaneDetail {
     NEW_TARGETS("empty"),
     /** Whether what is marked as reviewed goes to the open segments with the same source by itself. */
     REPETITIONS_FOLLOW("false"),
+    /** Whether the notes of people here that are not settled are written into the bilingual files that are released. */
+    NOTES_IN_FILES("false"),
     /** Whether a segment with an error may be marked as reviewed. */
     REVIEWED_WITH_ERRORS("true");
 

@@ -253,7 +253,8 @@ public final class ReturnImport {
         for (int i = 0; i < track.size(); i++) {
             Segment there = sent.segments().get(i);
             // A document has other ids than the XLIFF file that was made of it, and the same order.
-            Segment segment = track.segment(i).knownAs(there.key(), there.unit());
+            Segment segment =
+                    track.segment(i).knownAs(there.key(), there.unit()).withMore(there.notes());
             String target = TagNotation.write(there.target(), there.source());
             rows.add(new SentRow(i + 1, i, segment, target, there.state(), track.target(i), List.of()));
         }

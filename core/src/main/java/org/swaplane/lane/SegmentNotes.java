@@ -5,9 +5,12 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
+import org.swaplane.document.Note;
 
 /** Notes and bookmarks that people here made at segments; they follow their segments into new versions. What was read is held in memory. */
 public final class SegmentNotes implements TrackStore.PositionalData {
@@ -45,6 +48,23 @@ public final class SegmentNotes implements TrackStore.PositionalData {
                         "select * from note where track = ? and version = ? order by id",
                         id,
                         track.version().number())));
+    }
+
+    /** The notes of a track that are not settled, signed, by the positions of their segments. */
+    Map<Integer, List<Note>> open(TrackSnapshot now) {
+        Map<String, List<Note>> byKey = of(now.track()).stream()
+                .filter(note -> !note.settled())
+                .collect(Collectors.groupingBy(
+                        OwnNote::key,
+                        Collectors.mapping(note -> new Note(note.text(), note.author()), Collectors.toList())));
+        Map<Integer, List<Note>> byPosition = new TreeMap<>();
+        for (int i = 0; i < now.size() && !byKey.isEmpty(); i++) {
+            List<Note> here = byKey.get(now.segment(i).key());
+            if (here != null) {
+                byPosition.put(i, here);
+            }
+        }
+        return byPosition;
     }
 
     /** Keys of the segments with a bookmark. */

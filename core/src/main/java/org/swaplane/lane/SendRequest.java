@@ -17,7 +17,7 @@ import org.swaplane.exchange.RowSelection;
  * @param instructions of the sender's own, a paragraph each
  * @param context how many segments around a part are shown as well
  * @param together whether several tracks into the same language go in one copy
- * @param notes whether notes of people here that are not settled stand in the comment column
+ * @param notes whether notes of people here that are not settled stand in the comment column, or at the segments of a bilingual file
  */
 public record SendRequest(
         List<String> people,
@@ -53,6 +53,11 @@ public record SendRequest(
     /** The same of other segments. */
     public SendRequest of(RowSelection other) {
         return new SendRequest(people, purpose, form, other, due, rates, instructions, context, together, notes);
+    }
+
+    /** The same with the notes of people here. */
+    public SendRequest withNotes() {
+        return new SendRequest(people, purpose, form, selection, due, rates, instructions, context, together, true);
     }
 
     /** All of it to one person. */

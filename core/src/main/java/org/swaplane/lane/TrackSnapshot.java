@@ -15,6 +15,7 @@ import org.swaplane.check.CheckedSegment;
 import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Lock;
+import org.swaplane.document.Note;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
@@ -238,10 +239,17 @@ public final class TrackSnapshot {
 
     /** The document with everything as it stands. */
     public BilingualDocument current() {
+        return current(Map.of());
+    }
+
+    /** The same with more notes at segments. */
+    BilingualDocument current(Map<Integer, List<Note>> notes) {
         BilingualDocument original = document();
         List<Segment> segments = new ArrayList<>(size());
         for (int i = 0; i < size(); i++) {
-            segments.add(segment(i).with(target(i), state(i)));
+            Segment segment = segment(i).with(target(i), state(i));
+            List<Note> more = notes.getOrDefault(i, List.of());
+            segments.add(more.isEmpty() ? segment : segment.withMore(more));
         }
         return new BilingualDocument(
                 original.format(),
@@ -265,5 +273,16 @@ public final class TrackSnapshot {
     /** Writes the file as it stands. */
     public void write(OutputStream out, Progress progress) throws IOException {
         read.file().write(edits(), out, progress);
+    }
+
+    /** Writes the file as it stands, with notes at segments where its format has a place for them. */
+    void write(Map<Integer, List<Note>> notes, OutputStream out, Progress progress) throws IOException {
+        Map<Integer, SegmentEdit> edits = new TreeMap<>();
+        edits().forEach(edit -> edits.put(edit.segment(), edit));
+        notes.forEach((index, here) -> edits.merge(
+                index,
+                new SegmentEdit(index, target(index), state(index)).with(here),
+                (edit, noted) -> edit.with(here)));
+        read.file().write(List.copyOf(edits.values()), out, progress);
     }
 }

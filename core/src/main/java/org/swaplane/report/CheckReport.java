@@ -14,8 +14,9 @@ import org.swaplane.check.Finding;
  *
  * @param title what was checked
  * @param segments how many segments were looked at
+ * @param notes notes at these segments that are not settled
  */
-public record CheckReport(String title, int segments, List<Line> lines) {
+public record CheckReport(String title, int segments, List<Line> lines, List<NoteLine> notes) {
     /**
      * One finding.
      *
@@ -27,6 +28,24 @@ public record CheckReport(String title, int segments, List<Line> lines) {
             return aside.isEmpty();
         }
     }
+
+    /** A note that somebody made at a segment. */
+    public record NoteLine(
+            String file, int number, String author, String date, String note, String source, String target) {
+        private List<Cell> cells() {
+            return List.of(
+                    Cell.of(file),
+                    Cell.of(number),
+                    Cell.of(author),
+                    Cell.of(date),
+                    Cell.of(note),
+                    Cell.of(source),
+                    Cell.of(target));
+        }
+    }
+
+    private static final List<String> NOTE_COLUMNS =
+            List.of("file", "segment", "author", "date", "note", "source", "target");
 
     private record Column(String name, Function<Line, Cell> cell) {}
 
@@ -49,6 +68,7 @@ public record CheckReport(String title, int segments, List<Line> lines) {
 
     public CheckReport {
         lines = List.copyOf(lines);
+        notes = List.copyOf(notes);
     }
 
     public Report report() {
@@ -60,6 +80,10 @@ public record CheckReport(String title, int segments, List<Line> lines) {
                         "report.checks.set-aside",
                         line -> !line.isOpen(),
                         Stream.concat(COLUMNS.stream(), Stream.of(ASIDE)).toList()))
+                .section(Report.Section.ofTable(
+                        notes.isEmpty() ? "" : text("report.checks.notes"),
+                        heads(NOTE_COLUMNS),
+                        notes.stream().map(NoteLine::cells).toList()))
                 .build();
     }
 
@@ -70,9 +94,11 @@ public record CheckReport(String title, int segments, List<Line> lines) {
                         .map(column -> column.cell().apply(line))
                         .toList())
                 .toList();
-        List<String> heads = columns.stream()
-                .map(column -> text("report.checks." + column.name()))
-                .toList();
-        return Report.Section.ofTable(rows.isEmpty() ? "" : text(heading), heads, rows);
+        List<String> names = columns.stream().map(Column::name).toList();
+        return Report.Section.ofTable(rows.isEmpty() ? "" : text(heading), heads(names), rows);
+    }
+
+    private static List<String> heads(List<String> names) {
+        return names.stream().map(name -> text("report.checks." + name)).toList();
     }
 }

@@ -234,17 +234,7 @@ class SendingTest {
         LaneWriter.await(lane.notes().add(pier, now.segment(1).key(), -1, -1, "Settled.", "Mara"));
         LaneWriter.await(lane.notes().settle(pier, lane.notes().of(pier).get(1), true));
         SendRequest without = SendRequest.of("Ines Falk", Purpose.REVIEW, new SendRequest.Form("tsv"));
-        SendRequest with = new SendRequest(
-                without.people(),
-                without.purpose(),
-                without.form(),
-                without.selection(),
-                Optional.empty(),
-                Map.of(),
-                List.of(),
-                0,
-                false,
-                true);
+        SendRequest with = without.withNotes();
 
         Path plain = new CopyExport(lane)
                 .send(List.of(now), without, Progress.NONE)

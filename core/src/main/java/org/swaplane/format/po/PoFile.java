@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
@@ -19,6 +20,7 @@ import org.swaplane.format.EncodedText;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.format.Splice;
 import org.swaplane.format.SplicedCopy;
+import org.swaplane.format.WrittenNote;
 import org.swaplane.task.Progress;
 
 /** A catalogue that was read: its document, and where each translation stands. */
@@ -40,9 +42,10 @@ final class PoFile implements BilingualFile {
     /**
      * Where the quoted strings of a translation stand.
      *
+     * @param message where the message begins
      * @param lead line breaks that the message begins with; they belong to the file, and so does {@code trail}
      */
-    record Place(int start, int end, Fuzzy fuzzy, String lead, String trail) {
+    record Place(int message, int start, int end, Fuzzy fuzzy, String lead, String trail) {
         /** A translation without what it has of these line breaks. */
         String inner(String translation) {
             int from = translation.startsWith(lead) ? lead.length() : 0;
@@ -88,6 +91,14 @@ final class PoFile implements BilingualFile {
             if (!edit.target().equals(segment.target())) {
                 String written = PoString.written(place.whole(edit.target()), lineEnd);
                 splices.add(new Splice(place.start(), place.end(), segment.key(), raw -> written));
+            }
+            if (!edit.notes().isEmpty()) {
+                String comments = edit.notes().stream()
+                        .flatMap(note ->
+                                WrittenNote.clean(WrittenNote.signed(note)).lines())
+                        .map(line -> "# " + line + lineEnd)
+                        .collect(Collectors.joining());
+                splices.add(new Splice(place.message(), place.message(), segment.key(), none -> comments));
             }
             if (place.fuzzy().isThere() && edit.state() != State.INITIAL) {
                 settled.put(place.fuzzy(), segment.key());

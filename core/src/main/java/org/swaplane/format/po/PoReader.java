@@ -55,6 +55,7 @@ final class PoReader {
         private String source;
         private String plural = "";
         private PoFile.Fuzzy fuzzy = PoFile.Fuzzy.NONE;
+        private int begin = -1;
     }
 
     PoReader(EncodedText text, FileOptions options, Progress progress) {
@@ -89,6 +90,9 @@ final class PoReader {
     }
 
     private void read(Matcher token, Entry entry) {
+        if (entry.begin < 0 && token.group("blank") == null) {
+            entry.begin = token.start();
+        }
         if (token.group("comment") != null) {
             readComment(token, entry);
             return;
@@ -104,8 +108,8 @@ final class PoReader {
             case "msgid_plural" -> entry.plural = value;
             default -> {
                 Matcher edges = edges(entry.source == null ? "" : entry.source);
-                entry.forms.add(
-                        new PoFile.Place(token.start(4), token.end(4), entry.fuzzy, edges.group(1), edges.group(3)));
+                entry.forms.add(new PoFile.Place(
+                        entry.begin, token.start(4), token.end(4), entry.fuzzy, edges.group(1), edges.group(3)));
                 entry.targets.add(value);
             }
         }

@@ -12,6 +12,7 @@ import java.util.regex.Pattern;
 import org.swaplane.content.Content;
 import org.swaplane.content.Run;
 import org.swaplane.content.Tag;
+import org.swaplane.document.Note;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.format.SegmentEdit;
@@ -71,9 +72,11 @@ final class SubFlows {
         boolean stays = parent.target().equals(segments.get(parent.segment()).target());
         Content target = parent.target();
         State state = parent.state();
+        List<Note> notes = new ArrayList<>(parent.notes());
         for (SubFlow flow : flows) {
             SegmentEdit edit = inner.getOrDefault(flow.segment(), unchanged(flow.segment(), segments));
             state = min(state, edit.state());
+            notes.addAll(edit.notes());
             String written = XmlContent.written(edit.target(), slot.lineEnd());
             if (!stays) {
                 target = with(target, flow.source(), written);
@@ -83,7 +86,7 @@ final class SubFlows {
                                 .filledWith(segments.get(flow.segment()).key(), written)));
             }
         }
-        return new SegmentEdit(parent.segment(), target, state, parent.lock(), parent.proposal());
+        return parent.with(target, state).with(notes);
     }
 
     /** The file has one state for a target and what is inside it: that of the least. */

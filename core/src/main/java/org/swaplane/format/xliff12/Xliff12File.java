@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Note;
 import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
@@ -21,6 +22,7 @@ import org.swaplane.format.StartTag;
 import org.swaplane.format.TagEdits;
 import org.swaplane.format.TagPlace;
 import org.swaplane.format.TargetSlot;
+import org.swaplane.format.WrittenNote;
 import org.swaplane.format.WrittenProposal;
 import org.swaplane.format.XmlContent;
 
@@ -72,11 +74,13 @@ final class Xliff12File extends SplicedXmlFile {
             tags.change(file, targetLanguage, tag -> tag.with("target-language", targetLanguage));
         }
         Map<SegmentedUnit, List<SegmentEdit>> byUnit = new LinkedHashMap<>();
+        List<Splice> notes = new ArrayList<>();
         for (SegmentEdit edit : places.subFlows().resolved(edits, document.segments(), places.slots(), splices)) {
             Segment segment = document.segments().get(edit.segment());
             TargetSlot slot = places.slots().get(edit.segment());
             edit.lock().ifPresent(lock -> tags.change(slot.ownerTag(), segment.key(), tag -> locked(tag, lock)));
             edit.proposal().ifPresent(proposal -> splices.add(proposed(proposal, edit.segment())));
+            edit.notes().forEach(note -> notes.add(noted(note, edit.segment())));
             SegmentedUnit unit = places.segmented().get(edit.segment());
             if (unit == null) {
                 addSplices(splices, tags, edit, segment, slot);
@@ -85,6 +89,32 @@ final class Xliff12File extends SplicedXmlFile {
             }
         }
         byUnit.forEach((unit, own) -> splices.addAll(unit.splices(own, document.segments(), tags, mirrored)));
+        // Behind a target that is put into the same place.
+        splices.addAll(notes);
+    }
+
+    /** The slot of the whole target. */
+    private TargetSlot slot(int segment) {
+        SegmentedUnit unit = places.segmented().get(segment);
+        return unit == null ? places.slots().get(segment) : unit.target();
+    }
+
+    private static long behind(TargetSlot slot) {
+        return slot.exists() ? slot.end() : slot.start();
+    }
+
+    /** Behind the target of the unit (section 2.4.1, note). */
+    private Splice noted(Note note, int segment) {
+        TargetSlot slot = slot(segment);
+        String name = slot.prefix() + "note";
+        String from =
+                note.from().isEmpty() ? "" : " from=\"" + XmlContent.attribute(WrittenNote.clean(note.from())) + '"';
+        return new Splice(
+                behind(slot),
+                behind(slot),
+                document.segments().get(segment).key(),
+                none -> slot.indent() + '<' + name + from + '>' + WrittenNote.content(note.text(), slot.lineEnd())
+                        + "</" + name + '>');
     }
 
     private StartTag locked(StartTag tag, boolean lock) {
@@ -94,16 +124,15 @@ final class Xliff12File extends SplicedXmlFile {
     /** Behind the target of the unit, or where it would stand (section 2.4.1, alt-trans). */
     private Splice proposed(Proposal proposal, int segment) {
         SegmentedUnit unit = places.segmented().get(segment);
-        TargetSlot slot = unit == null ? places.slots().get(segment) : unit.target();
+        TargetSlot slot = slot(segment);
         String key = document.segments().get(segment).key();
         String name = slot.prefix() + "alt-trans";
         String mid = unit == null ? "" : " mid=\"" + XmlContent.attribute(unit.id(segment)) + '"';
         String quality = proposal.score() < 0 ? "" : " match-quality=\"" + proposal.score() + "%\"";
         String origin = proposal.origin().isEmpty() ? "" : " origin=\"" + XmlContent.attribute(proposal.origin()) + '"';
-        long at = slot.exists() ? slot.end() : slot.start();
         return new Splice(
-                at,
-                at,
+                behind(slot),
+                behind(slot),
                 key,
                 none -> slot.indent() + '<' + name + mid + quality + origin + '>'
                         + WrittenProposal.texts(proposal, slot) + "</" + name + '>');

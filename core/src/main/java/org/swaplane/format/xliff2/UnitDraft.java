@@ -35,6 +35,9 @@ final class UnitDraft {
     /** Start tag of its matches, where it has some. */
     Optional<TagPlace> matches = Optional.empty();
 
+    /** Where more notes can be put: before the first of them, where there are some; nowhere while it is not known. */
+    Optional<NotePlace> notePlace = Optional.empty();
+
     /** Halves of pairs in the sources so far that wait for the other half. */
     final Set<String> halves = new HashSet<>(0);
 

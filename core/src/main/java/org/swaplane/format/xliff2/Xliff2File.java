@@ -21,6 +21,7 @@ import org.swaplane.format.StartTag;
 import org.swaplane.format.TagEdits;
 import org.swaplane.format.TagPlace;
 import org.swaplane.format.TargetSlot;
+import org.swaplane.format.WrittenNote;
 import org.swaplane.format.WrittenProposal;
 import org.swaplane.format.XmlContent;
 
@@ -35,12 +36,14 @@ final class Xliff2File extends SplicedXmlFile {
      *
      * @param unitTags start tags of the units that the segments belong to
      * @param matches start tags of the matches of units that have some, by the start tags of the units
+     * @param notePlaces where notes can be put into units that have some, or whose first part is not a segment, by their start tags
      * @param withoutLanguage the root that shall get a target language
      */
     record Places(
             List<TargetSlot> slots,
             List<TagPlace> unitTags,
             Map<TagPlace, TagPlace> matches,
+            Map<TagPlace, NotePlace> notePlaces,
             Optional<TagPlace> withoutLanguage) {
         Places {
             slots = List.copyOf(slots);
@@ -78,6 +81,33 @@ final class Xliff2File extends SplicedXmlFile {
                 .computeIfAbsent(places.unitTags().get(edit.segment()), unit -> new ArrayList<>())
                 .add(edit));
         proposing.forEach((unit, own) -> splices.add(matches(unit, own)));
+        Map<TagPlace, List<SegmentEdit>> noting = new LinkedHashMap<>();
+        edits.stream().filter(edit -> !edit.notes().isEmpty()).forEach(edit -> noting.computeIfAbsent(
+                        places.unitTags().get(edit.segment()), unit -> new ArrayList<>())
+                .add(edit));
+        noting.forEach((unit, own) -> splices.add(notes(unit, own)));
+    }
+
+    /** Before the notes that the unit has, or before its first part. There is no attribute for who signed one. */
+    private Splice notes(TagPlace unit, List<SegmentEdit> edits) {
+        int first = edits.get(0).segment();
+        while (first > 0 && places.unitTags().get(first - 1).equals(unit)) {
+            first--;
+        }
+        TargetSlot slot = places.slots().get(first);
+        NotePlace place = places.notePlaces().getOrDefault(unit, NotePlace.before(slot));
+        String note = slot.prefix() + "note";
+        String all = edits.stream()
+                .flatMap(edit -> edit.notes().stream())
+                .map(each -> '<' + note + '>' + WrittenNote.content(WrittenNote.signed(each), slot.lineEnd()) + "</"
+                        + note + '>')
+                .collect(Collectors.joining());
+        String notes = slot.prefix() + "notes";
+        return new Splice(
+                place.at(),
+                place.at(),
+                document.segments().get(first).key(),
+                none -> place.isAmongNotes() ? all : '<' + notes + '>' + all + "</" + notes + '>');
     }
 
     /** Among the matches that the unit has, or as the first thing in it (XLIFF 2.1, sections 4.2.2.5 and 5.1). */

@@ -43,6 +43,7 @@ final class Xliff2Reader extends XmlPass {
     private final Deque<Scope> scopes = new ArrayDeque<>();
     private final List<TagPlace> unitTags = new ArrayList<>();
     private final Map<TagPlace, TagPlace> matches = new HashMap<>(0);
+    private final Map<TagPlace, NotePlace> notePlaces = new HashMap<>(0);
     private final SizeRestriction sizes = new SizeRestriction();
     private String version = "2.0";
     private String sourceLanguage = "";
@@ -61,7 +62,11 @@ final class Xliff2Reader extends XmlPass {
         BilingualDocument document = new BilingualDocument(
                 "xliff-" + version, text.encoding().label(), parts, segments, problems, foreign());
         Xliff2File.Places places = new Xliff2File.Places(
-                slots, unitTags, matches, options.targetLanguage().isEmpty() ? Optional.empty() : withoutLanguage);
+                slots,
+                unitTags,
+                matches,
+                notePlaces,
+                options.targetLanguage().isEmpty() ? Optional.empty() : withoutLanguage);
         return new Xliff2File(text, document, places, options.targetLanguage(), mirroredStates());
     }
 
@@ -164,19 +169,31 @@ final class Xliff2Reader extends XmlPass {
             problem("file.no-segment", unit.id);
         }
         unit.matches.ifPresent(tag -> matches.put(unit.tag, tag));
+        unit.notePlace
+                .filter(place -> segments.size() > first)
+                .filter(place -> !place.equals(NotePlace.before(slots.get(first))))
+                .ifPresent(place -> notePlaces.put(unit.tag, place));
         unit.problems().forEach(this::problem);
     }
 
     private void readChild(UnitDraft unit) throws XMLStreamException {
         switch (isOurs() ? xml.getLocalName() : "") {
-            case "notes", "originalData" -> {} // their children come next
-            case "note" -> unit.notes.add(readNote());
+            case "notes" -> {} // its children come next
+            case "originalData" -> place(unit, false); // so do its children
+            case "note" -> {
+                place(unit, true);
+                unit.notes.add(readNote());
+            }
             case "data" -> {
                 String id = attribute("id");
                 unit.originalData.put(id, ElementText.read(xml));
             }
-            case "segment" -> readSegment(unit);
+            case "segment" -> {
+                place(unit, false);
+                readSegment(unit);
+            }
             case "ignorable" -> {
+                place(unit, false);
                 unit.pieces++;
                 xml.skipElement();
             }
@@ -186,6 +203,13 @@ final class Xliff2Reader extends XmlPass {
                 }
                 new UnitModules(xml, unit, () -> inline(unit)).read();
             }
+        }
+    }
+
+    /** Notes stand before anything of these (XLIFF 2.1, section 4.2.2.5). */
+    private void place(UnitDraft unit, boolean isNote) throws XMLStreamException {
+        if (unit.notePlace.isEmpty()) {
+            unit.notePlace = Optional.of(new NotePlace(start(), isNote));
         }
     }
 

@@ -89,6 +89,7 @@ public final class LaneSettingsView implements View {
                                 text(LaneDetail.WORD_WEIGHTS),
                                 newTargets(),
                                 choice(LaneDetail.REPETITIONS_FOLLOW),
+                                choice(LaneDetail.NOTES_IN_FILES),
                                 choice(LaneDetail.REVIEWED_WITH_ERRORS)),
                         Controls.heading("lane.section.elsewhere"),
                         Controls.row(go("lane.go.checks", ViewId.CHECKS), go("lane.go.dry-run", ViewId.DRY_RUN)));
