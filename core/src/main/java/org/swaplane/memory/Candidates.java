@@ -36,6 +36,12 @@ final class Candidates {
 
     private static final int MOST_PIECES = 14;
     private static final int MOST = 80;
+    /** So many terms are always looked for, and more while all of them are in few texts: so many, or such a share of all. */
+    private static final int FEW = 6;
+
+    private static final int TEXTS = 50_000;
+    private static final int SHARE = 8;
+
     /** So many are found for those that are far too long or too short to be left out. */
     private static final int MOST_OF_ANY_LENGTH = 3 * MOST;
 
@@ -109,11 +115,22 @@ final class Candidates {
                 counted.add(new Counted(term, count));
             }
         }
-        return counted.stream()
-                .sorted(Comparator.comparingInt(Counted::count))
-                .limit(most)
-                .map(Counted::term)
-                .toList();
+        counted.sort(Comparator.comparingInt(Counted::count));
+        List<Term> rarest = new ArrayList<>();
+        long documents = 0;
+        for (Counted each : counted) {
+            documents += each.count();
+            // What most texts have says little, and takes the longest.
+            if (rarest.size() == most || rarest.size() >= FEW && documents > most(reader)) {
+                break;
+            }
+            rarest.add(each.term());
+        }
+        return rarest;
+    }
+
+    private static long most(IndexReader reader) {
+        return Math.max(TEXTS, reader.maxDoc() / SHARE);
     }
 
     /** Compares the first of these documents that have about the length. */

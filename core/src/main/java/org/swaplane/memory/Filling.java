@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import org.swaplane.content.Content;
 import org.swaplane.content.Retagging;
 import org.swaplane.document.BilingualDocument;
@@ -69,14 +70,17 @@ public final class Filling {
             skipped.put(each, 0);
         }
         List<Segment> segments = document.segments();
+        List<Integer> open = IntStream.range(0, segments.size())
+                .filter(i -> reason(segments.get(i)).isEmpty())
+                .boxed()
+                .toList();
+        Map<Integer, MemoryMatch> best = memories.best(document, open, progress);
         for (int i = 0; i < segments.size(); i++) {
-            progress.checkCancelled();
-            progress.at(i, segments.size());
             Segment segment = segments.get(i);
             Optional<Skipped> reason = reason(segment);
             Optional<SegmentEdit> edit = Optional.empty();
             if (reason.isEmpty()) {
-                Optional<MemoryMatch> match = memories.best(document, i);
+                Optional<MemoryMatch> match = Optional.ofNullable(best.get(i));
                 edit = match.flatMap(found -> edit(found, segment, filled));
                 if (edit.isPresent()) {
                     matches.put(i, match.get());

@@ -1,6 +1,7 @@
 package org.swaplane.memory;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -8,10 +9,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import org.swaplane.compare.EditDistance;
 import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Part;
 import org.swaplane.document.Segment;
+import org.swaplane.task.Progress;
 
 /**
  * Looks up in several memories, the first of which has priority.
@@ -20,6 +24,9 @@ import org.swaplane.document.Segment;
  */
 public record MemorySearch(List<MemoryUse> memories, int least) {
     private static final int ENOUGH = 50;
+
+    /** So many segments are looked up before anybody is told how far that is. */
+    private static final int AT_ONCE = 100;
 
     public MemorySearch {
         memories = List.copyOf(memories);
@@ -58,8 +65,36 @@ public record MemorySearch(List<MemoryUse> memories, int least) {
         return new MemoryMatch(match.kind(), match.score() - penalty, penalties, match.unit());
     }
 
-    /** The best match of a segment where it stands. */
-    Optional<MemoryMatch> best(BilingualDocument document, int index) throws IOException {
+    /** The best matches of segments where they stand, by their positions; looked up on all processors. */
+    Map<Integer, MemoryMatch> best(BilingualDocument document, List<Integer> indexes, Progress progress)
+            throws IOException {
+        Map<Integer, MemoryMatch> best = new ConcurrentHashMap<>();
+        for (int from = 0; from < indexes.size(); from += AT_ONCE) {
+            progress.checkCancelled();
+            progress.at(from, indexes.size());
+            List<Integer> some = indexes.subList(from, Math.min(from + AT_ONCE, indexes.size()));
+            try {
+                some.parallelStream().forEach(index -> {
+                    try {
+                        best(document, index).ifPresent(match -> best.put(index, match));
+                    } catch (IOException e) {
+                        throw new UncheckedIOException(e);
+                    }
+                });
+            } catch (UncheckedIOException e) {
+                throw e.getCause();
+            }
+        }
+        return best;
+    }
+
+    private Optional<MemoryMatch> best(BilingualDocument document, int index) throws IOException {
+        // What is the same is better than whatever resembles, and found at once.
+        Optional<MemoryMatch> same = new MemorySearch(memories, EditDistance.SAME).first(document, index);
+        return same.isPresent() ? same : first(document, index);
+    }
+
+    private Optional<MemoryMatch> first(BilingualDocument document, int index) throws IOException {
         Segment segment = document.segments().get(index);
         Part part = document.parts().get(segment.part());
         return lookup(

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
 import org.swaplane.document.Fingerprint;
@@ -101,11 +102,15 @@ public final class WordAnalysis {
         }
         Set<String> here = new HashSet<>();
         List<Band> bands = new ArrayList<>();
-        for (int i = 0; i < document.segments().size(); i++) {
-            progress.checkCancelled();
-            progress.at(i, document.segments().size());
-            Segment segment = document.segments().get(i);
-            Band band = band(document, i, here);
+        List<Segment> segments = document.segments();
+        List<Integer> open = IntStream.range(0, segments.size())
+                .filter(i -> !segments.get(i).locked() && !isTranslated(segments.get(i)))
+                .boxed()
+                .toList();
+        Map<Integer, MemoryMatch> best = memories.best(document, open, progress);
+        for (int i = 0; i < segments.size(); i++) {
+            Segment segment = segments.get(i);
+            Band band = band(segment, Optional.ofNullable(best.get(i)), here);
             bands.add(band);
             amounts.merge(band, Amount.of(segment), Amount::plus);
         }
@@ -113,18 +118,18 @@ public final class WordAnalysis {
         return new FileWords(amounts, bands);
     }
 
-    private Band band(BilingualDocument document, int index, Set<String> here) throws IOException {
-        Segment segment = document.segments().get(index);
+    /** A target in the state initial, such as a draft, is none yet. */
+    private static boolean isTranslated(Segment segment) {
+        return segment.state() != State.INITIAL && !segment.target().isEmpty() && !segment.prefilled();
+    }
+
+    private Band band(Segment segment, Optional<MemoryMatch> match, Set<String> here) {
         if (segment.locked()) {
             return Band.LOCKED;
         }
-        // A target in the state initial, such as a draft, is none yet.
-        boolean translated =
-                segment.state() != State.INITIAL && !segment.target().isEmpty();
-        if (translated && !segment.prefilled()) {
+        if (isTranslated(segment)) {
             return Band.TRANSLATED;
         }
-        Optional<MemoryMatch> match = memories.best(document, index);
         boolean first = here.add(Fingerprint.of(segment.source()));
         if (match.filter(found -> found.kind() == MemoryMatch.Kind.CONTEXT).isPresent()) {
             return Band.CONTEXT;

@@ -75,7 +75,7 @@ class NotesInFilesTest {
                         "Anleger</target><note from=\"Mara\">Which &lt;pier&gt;?</note><note from=\"client\">A sign</note>"),
                 Arguments.of(
                         "cut.xlf",
-                        XLIFF_12.formatted("<source>Pier</source>"
+                        XLIFF_12.formatted("<trans-unit id=\"1\"><source>Pier</source>"
                                 + "<seg-source><mrk mtype=\"seg\" mid=\"a\">Pier</mrk></seg-source></trans-unit>"),
                         "</target><note from=\"Mara\">Which &lt;pier&gt;?</note></trans-unit>"),
                 Arguments.of(

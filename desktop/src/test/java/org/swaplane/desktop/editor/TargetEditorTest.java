@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Random;
 import javafx.geometry.Bounds;
 import javafx.scene.Scene;
 import javafx.scene.input.Clipboard;
@@ -286,43 +285,5 @@ class TargetEditorTest extends ApplicationTest {
         assertThat(editor.content()).isEqualTo(content);
         interact(editor::redo);
         assertThat(written()).isEqualTo("Karei");
-    }
-
-    @Test
-    void anyEditingCanBeTakenBackAndDoneAgain() {
-        Random random = new Random(7);
-        Content content = load("⟦1⟧Kai⟦/1⟧ drei⟦2/⟧");
-
-        interact(() -> {
-            for (int i = 0; i < 200; i++) {
-                int start = random.nextInt(editor.getLength() + 1);
-                int end = start + random.nextInt(editor.getLength() - start + 1);
-                editor.selectRange(start, end);
-                switch (random.nextInt(5)) {
-                    case 0 -> editor.replaceSelection("");
-                    case 1 -> editor.insert(missing());
-                    case 2 -> editor.cut();
-                    case 3 -> editor.paste();
-                    default -> editor.replaceSelection(random.nextBoolean() ? "x" : "zwei\n");
-                }
-            }
-            Content last = editor.content();
-            assertThat(last.tags()).doesNotHaveDuplicates().isSubsetOf(SOURCE.tags());
-            assertThat(last.plainText()).doesNotContain("\uFFFC");
-            while (editor.isUndoAvailable()) {
-                editor.undo();
-            }
-            assertThat(editor.content()).isEqualTo(content);
-            while (editor.isRedoAvailable()) {
-                editor.redo();
-            }
-            assertThat(editor.content()).isEqualTo(last);
-        });
-    }
-
-    private List<Tag> missing() {
-        return SOURCE.tags().stream()
-                .filter(tag -> !editor.content().tags().contains(tag))
-                .toList();
     }
 }
