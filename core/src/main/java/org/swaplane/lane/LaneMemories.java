@@ -401,7 +401,8 @@ public final class LaneMemories implements LaneListener {
 
     /** Puts units into another memory, which is made where there is none; they are taken out of theirs. Returns what takes that back. */
     public List<Edited> move(Path from, List<MemoryUnit> units, Path into) throws IOException {
-        return List.of(edit(into, MemoryEdit.adding(units)), edit(from, MemoryEdit.without(units)));
+        return List.of(
+                edit(TranslationMemory.chosen(into), MemoryEdit.adding(units)), edit(from, MemoryEdit.without(units)));
     }
 
     /** Takes an edit back. */
@@ -423,8 +424,8 @@ public final class LaneMemories implements LaneListener {
      * @throws CannotProceedException when the folder holds other things
      */
     public void share(Path memory, int penalty) throws IOException {
-        Path path = memory.toAbsolutePath().normalize();
-        if (isEmpty(path)) {
+        Path path = TranslationMemory.chosen(memory);
+        if (!Files.isDirectory(path) || isEmpty(path)) {
             TranslationMemory.openForWriting(path).close();
         }
         TranslationMemory.open(path).close();
@@ -432,9 +433,6 @@ public final class LaneMemories implements LaneListener {
     }
 
     private static boolean isEmpty(Path folder) throws IOException {
-        if (!Files.isDirectory(folder)) {
-            return !Files.exists(folder);
-        }
         try (Stream<Path> files = Files.list(folder)) {
             return files.findAny().isEmpty();
         }
@@ -458,7 +456,7 @@ public final class LaneMemories implements LaneListener {
     /** Has all units of one memory also in another one, which is made where there is none; when cancelled, it has none of them. */
     public int merge(Path from, Path into, Progress progress) throws IOException {
         int[] count = {0, 0};
-        write(into, target -> {
+        write(TranslationMemory.chosen(into), target -> {
             int before = target.size();
             TranslationMemory source =
                     from.startsWith(folder) ? own(from.getFileName().toString()) : shared(from);

@@ -16,6 +16,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.analysis.standard.StandardAnalyzer;
 import org.apache.lucene.index.ConcurrentMergeScheduler;
@@ -117,6 +118,36 @@ public final class TranslationMemory implements AutoCloseable {
                 .setRAMBufferSizeMB(BUFFER_MEGABYTES)
                 .setUseCompoundFile(false)
                 .setMergeScheduler(merges);
+    }
+
+    /**
+     * The memory that somebody means who chose a folder: the one in it, or around it.
+     *
+     * @throws CannotProceedException when the folder holds other things
+     */
+    public static Path chosen(Path folder) throws IOException {
+        Path path = folder.toAbsolutePath().normalize();
+        Path outer = path.getParent();
+        if (path.endsWith(INDEX) && outer != null && isIndex(path)) {
+            return outer;
+        }
+        if (Files.isDirectory(path) && !Files.isDirectory(path.resolve(INDEX))) {
+            try (Stream<Path> files = Files.list(path)) {
+                if (files.findAny().isPresent()) {
+                    throw new CannotProceedException(folder.toString(), "problem.no-memory-folder");
+                }
+            }
+        }
+        return path;
+    }
+
+    private static boolean isIndex(Path folder) throws IOException {
+        if (!Files.isDirectory(folder)) {
+            return false;
+        }
+        try (Directory directory = FSDirectory.open(folder)) {
+            return DirectoryReader.indexExists(directory);
+        }
     }
 
     /** @throws CannotProceedException when there is none in the folder */

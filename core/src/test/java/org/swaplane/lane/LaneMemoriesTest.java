@@ -252,6 +252,22 @@ class LaneMemoriesTest {
         assertThat(lane.memories().unitsOf("m.tmx")).isEqualTo(2);
     }
 
+    @Test
+    void theFolderInsideAMemoryMeansTheMemoryAndOneWithOtherThingsIsNone() throws Exception {
+        Path team = folder.resolve("team").toAbsolutePath().normalize();
+        lane.memories().share(team, 0);
+        lane.memories().take(tmx("Pier", "Anleger"), Optional.empty(), Progress.NONE);
+        Path own = folder.resolve("lane/memory/imported");
+
+        assertThat(lane.memories().merge(own, team.resolve("index"), Progress.NONE))
+                .isEqualTo(1);
+        assertThat(in(team)).containsExactly("Pier = Anleger");
+
+        assertThatThrownBy(() -> lane.memories().merge(own, folder, Progress.NONE))
+                .isInstanceOf(CannotProceedException.class);
+        assertThatThrownBy(() -> lane.memories().share(folder, 0)).isInstanceOf(CannotProceedException.class);
+    }
+
     private static Source tmx(String... texts) {
         StringBuilder units = new StringBuilder("<tmx version=\"1.4\"><header srclang=\"en-GB\"/><body>");
         for (int i = 0; i < texts.length; i += 2) {

@@ -19,7 +19,8 @@ import org.swaplane.lane.LaneMemories;
 
 /** The memories that the lane looks things up in, with how much is in them; they are shared, merged and written as files. */
 final class MemoryList extends VBox {
-    private static final double HEIGHT = 80;
+    private static final double HEIGHT = 150;
+    private static final double LEAST = 76;
     private static final List<Integer> PENALTIES = List.of(0, 1, 2, 3, 5, 10);
 
     private final LaneSession session;
@@ -41,6 +42,7 @@ final class MemoryList extends VBox {
         list.setId("memories");
         list.setAccessibleText(Strings.text("memories.title"));
         list.setPrefHeight(HEIGHT);
+        list.setMinHeight(LEAST);
         penalty.setAccessibleText(Strings.text("memories.penalty-of-shared"));
         list.setPlaceholder(Controls.quiet(Strings.text("memories.none")));
         list.setCellFactory(any -> new EntryCell());

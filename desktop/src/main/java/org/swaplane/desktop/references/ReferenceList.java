@@ -23,7 +23,8 @@ import org.swaplane.lane.ReferenceFiles;
 
 /** The files of the references in their order, each with a role; the search can be narrowed down to one of them. */
 final class ReferenceList extends VBox {
-    private static final double HEIGHT = 96;
+    private static final double HEIGHT = 150;
+    private static final double LEAST = 76;
 
     private final LaneSession session;
     private final FilePicker picker;
@@ -49,6 +50,7 @@ final class ReferenceList extends VBox {
         list.setId("reference-files");
         list.setAccessibleText(Strings.text("references.files"));
         list.setPrefHeight(HEIGHT);
+        list.setMinHeight(LEAST);
         VBox.setVgrow(list, Priority.ALWAYS);
         list.setPlaceholder(Controls.quiet(Strings.text("references.no-files")));
         list.setCellFactory(any -> new FileCell());

@@ -1,6 +1,7 @@
 package org.swaplane.desktop.editor;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Locale;
@@ -209,6 +210,46 @@ class TargetEditorTest extends ApplicationTest {
                 assertThat(right).isEqualTo(!language.equals("de"));
             }
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "ar|تغادر العبّارة Marram Sound ⟦1⟧الميناء⟦/1⟧ في 14:05 اليوم⟦2/⟧.",
+                "he|המעבורת Skarn יוצאת ב-06:40 מ⟦1⟧הנמל⟦/1⟧ (רציף 3).",
+                "fa|کشتی Marram Sound در ساعت ۱۴:۰۵ از ⟦1⟧اسکله⟦/1⟧ حرکت می‌کند⟦2/⟧",
+                "ja|フェリー「Skarn」は14:05に⟦1⟧埠頭⟦/1⟧を出ます⟦2/⟧。"
+            })
+    void inMixedTextEveryPlaceIsHitWhereItsCaretStands(String language, String written) {
+        interact(() -> editor.language(TextLanguage.of(language, Directions.Direction.BY_LANGUAGE)));
+        load(written);
+
+        for (int place = 0; place <= editor.getLength(); place++) {
+            Bounds caret = caretAt(place);
+            int hit = editor.hit(caret.getCenterX(), caret.getCenterY()).getInsertionIndex();
+            // Where the direction changes, two places may share a caret.
+            assertThat(caretAt(hit).getCenterX())
+                    .as("hit %d for %d", hit, place)
+                    .isCloseTo(caret.getCenterX(), within(2.0));
+        }
+        int at = editor.getText().indexOf("Sound") < 0
+                ? editor.getText().indexOf("Skarn")
+                : editor.getText().indexOf("Sound");
+        double begin = caretAt(at).getCenterX();
+        double end = caretAt(at + 5).getCenterX();
+        interact(() -> editor.selectRange(at, at + 5));
+        WaitForAsyncUtils.waitForFxEvents();
+        Bounds selected = editor.screenToLocal(editor.getSelectionBounds().orElseThrow());
+        assertThat(selected.getWidth()).as("as wide as the word").isLessThan(90);
+        assertThat(begin).isBetween(selected.getMinX() - 2, selected.getMaxX() + 2);
+        assertThat(end).isBetween(selected.getMinX() - 2, selected.getMaxX() + 2);
+    }
+
+    private Bounds caretAt(int place) {
+        interact(() -> editor.moveTo(place));
+        WaitForAsyncUtils.waitForFxEvents();
+        return editor.screenToLocal(editor.getCaretBounds().orElseThrow());
     }
 
     @Test
