@@ -2,12 +2,14 @@ package org.swaplane.desktop.editor;
 
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.geometry.NodeOrientation;
+import javafx.geometry.Point2D;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.control.IndexRange;
@@ -96,7 +98,35 @@ public final class TargetEditor extends GenericStyledArea<String, Either<String,
     /** Where the mouse hits a text; like shapes, places in right-to-left lines are counted from the right. */
     @Override
     public CharacterHit hit(double x, double y) {
-        return super.hit(paragraphDirection.isEmpty() ? x : getWidth() - x, y);
+        // The area itself fails at lines of mixed directions, whose width it can count to be below nothing.
+        return paragraphDirection.isEmpty() ? super.hit(x, y) : hitOfParagraph(x, y);
+    }
+
+    /** What the paragraph at this height says itself. */
+    private CharacterHit hitOfParagraph(double x, double y) {
+        Point2D inScene = localToScene(x, y);
+        List<TextFlow> paragraphs = lookupAll(".paragraph-text").stream()
+                .filter(TextFlow.class::isInstance)
+                .map(TextFlow.class::cast)
+                .sorted(Comparator.comparingDouble(
+                        flow -> flow.localToScene(0, 0).getY()))
+                .toList();
+        for (int i = 0; i < paragraphs.size(); i++) {
+            Point2D place = paragraphs.get(i).sceneToLocal(inScene);
+            if (place.getY() < paragraphs.get(i).getHeight() || i == paragraphs.size() - 1) {
+                double across = paragraphDirection.isEmpty()
+                        ? place.getX()
+                        : paragraphs.get(i).getWidth() - place.getX();
+                int column = paragraphs
+                        .get(i)
+                        .hitTest(new Point2D(across, place.getY()))
+                        .getInsertionIndex();
+                int paragraph = firstVisibleParToAllParIndex() + i;
+                return CharacterHit.insertionAt(
+                        getAbsolutePosition(paragraph, Math.min(column, getParagraphLength(paragraph))));
+            }
+        }
+        return CharacterHit.insertionAt(getLength());
     }
 
     /** How the text that is loaded next is laid out. */
