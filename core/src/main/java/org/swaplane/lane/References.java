@@ -43,6 +43,11 @@ public final class References {
         return path;
     }
 
+    /** The client's pictures among the files that are kept. */
+    public ContextPictures pictures() {
+        return new ContextPictures(folder.path().resolve("reference"));
+    }
+
     /** Has the files that another lane keeps as well. */
     void copyFrom(References other) throws IOException {
         Path from = other.folder.path().resolve("reference");

@@ -26,6 +26,7 @@ final class NotesPane extends VBox {
     private final TextArea text = new TextArea();
     private final VBox form;
     private String key = "";
+    private List<String> several = List.of();
     private OwnNote answered;
     private int start = -1;
     private int end = -1;
@@ -137,10 +138,19 @@ final class NotesPane extends VBox {
     void open(int from, int to) {
         start = from;
         end = to;
+        several = List.of();
         answered = null;
+        text.setPromptText(Strings.text("notes.text"));
         text.clear();
         Controls.showIf(form, true);
         text.requestFocus();
+    }
+
+    /** Opens the form for a note that is made at each of several segments. */
+    void openFor(List<String> keys) {
+        open(-1, -1);
+        several = List.copyOf(keys);
+        text.setPromptText(Strings.text("notes.text-several", keys.size()));
     }
 
     private void answer(OwnNote note) {
@@ -162,7 +172,9 @@ final class NotesPane extends VBox {
     private void keep() {
         String written = text.getText().strip();
         if (!written.isEmpty() && form.isVisible()) {
-            if (answered == null) {
+            if (!several.isEmpty()) {
+                several.forEach(each -> session.annotations().add(each, -1, -1, written));
+            } else if (answered == null) {
                 session.annotations().add(key, start, end, written);
             } else {
                 session.annotations().answer(answered, written);

@@ -95,7 +95,7 @@ public final class ReviewView implements View {
         this.session = session;
         this.model = new ReviewModel(session);
         this.bench = new SegmentBench(session);
-        this.side = new SegmentSide(session, bench::insertWords, this::markTerms, bench::focusEditor);
+        this.side = new SegmentSide(session, bench::insertWords, this::markTerms, bench::focusEditor, opener);
         this.list = new SegmentList(session, bench, model, this::refresh);
         this.filters = new FilterBar(session, model, this::listed, bench::focusEditor);
         bench.standIn(list.flow(), this::bringCurrent);

@@ -235,9 +235,17 @@ final class SegmentCommands {
                 bench.editor(), place == null ? 0 : place.getMinX(), place == null ? 0 : place.getMaxY(), text, index);
     }
 
-    /** About the part of the target that is selected. */
+    /** About the part of the target that is selected, or at all segments that are selected. */
     private void addNote() {
         showDetails.run();
+        if (model.chosen().size() > 1) {
+            TrackSnapshot track = session.snapshot();
+            side.notes()
+                    .openFor(model.chosen().stream()
+                            .map(index -> track.segment(index).key())
+                            .toList());
+            return;
+        }
         String written = bench.editor().getText();
         int from = bench.editor().getSelection().getStart();
         int to = bench.editor().getSelection().getEnd();

@@ -14,6 +14,7 @@ import org.swaplane.compare.TextDifference;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.content.TagNumbers;
+import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.ContentFlow;
 import org.swaplane.desktop.text.Controls;
@@ -41,10 +42,12 @@ final class SegmentSide extends ScrollPane {
     private final MatchesPane matches;
     private final TermsPane terms;
     private final NotesPane notes;
+    private final PicturesPane pictures;
     private final VBox clientNotes = Controls.styled(new VBox(), "column-tight");
     private final SideSection matchesSection;
     private final SideSection termsSection;
     private final SideSection notesSection;
+    private final SideSection picturesSection;
     private final SideSection historySection;
     private final Label repeated = Controls.quiet("");
     private final VBox content = Controls.styled(new VBox(), "side");
@@ -57,7 +60,12 @@ final class SegmentSide extends ScrollPane {
             Track track, int index, Segment segment, State state, boolean draft, List<SegmentRemark> remarks) {}
 
     /** {@code insert} puts words into the target of the segment in hand, where the keyboard goes {@code back} to; {@code terms} is told where they stand in its source. */
-    SegmentSide(LaneSession session, Consumer<String> insert, Consumer<List<Span>> terms, Runnable back) {
+    SegmentSide(
+            LaneSession session,
+            Consumer<String> insert,
+            Consumer<List<Span>> terms,
+            Runnable back,
+            FileOpener opener) {
         this.session = session;
         this.cut = new CutPanel(session);
         this.matches = new MatchesPane(session);
@@ -67,6 +75,9 @@ final class SegmentSide extends ScrollPane {
         this.termsSection = new SideSection(session.person(), "side.terms", this.terms);
         this.notesSection = new SideSection(
                 session.person(), "side.notes", Controls.styled(new VBox(clientNotes, notes), "column-tight"));
+        this.pictures = new PicturesPane(session, opener, this::showPictures);
+        this.picturesSection = new SideSection(session.person(), "side.pictures", pictures);
+        showPictures();
         this.historySection = new SideSection(session.person(), "side.history", history);
         setContent(content);
         setFitToWidth(true);
@@ -74,6 +85,10 @@ final class SegmentSide extends ScrollPane {
         getStyleClass().add("side-scroll");
         setPrefWidth(264);
         setMinWidth(200);
+    }
+
+    private void showPictures() {
+        Controls.showIf(picturesSection, !pictures.isEmpty());
     }
 
     TermsPane terms() {
@@ -124,6 +139,7 @@ final class SegmentSide extends ScrollPane {
             fill(track, now);
         }
         notes.show(track, index);
+        pictures.show(segment);
         matches.show(track, index);
         terms.show(track, index);
         readHistory(now);
@@ -180,6 +196,7 @@ final class SegmentSide extends ScrollPane {
             clientNotes.getChildren().add(entry(Strings.text("side.remark", remark.author()), remark.text()));
         }
         add(notesSection);
+        add(picturesSection);
         if (track.isDocument()) {
             cut.show(index);
             add(cut);
