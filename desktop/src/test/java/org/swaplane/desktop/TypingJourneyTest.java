@@ -99,6 +99,29 @@ class TypingJourneyTest extends LaneWindow {
         assertThat(focusOwner().getId()).isEqualTo("target-editor");
     }
 
+    @Test
+    void aParagraphIsEditedInItsPlaceWhileReading() throws Exception {
+        key(KeyCode.R, "", false, true);
+        settle();
+        key(KeyCode.DOWN, "", false, false);
+        key(KeyCode.ENTER, "\r", false, false);
+        settle();
+        assertThat(focusOwner().getId()).isEqualTo("paragraph-target-1");
+
+        type(" weiter");
+        // Commands of the list mean no hidden row.
+        key(KeyCode.C, "", false, true);
+        key(KeyCode.ENTER, "\r", true, false);
+        settle();
+
+        assertThat(now().target(1).plainText()).isEqualTo("Die Fahrt 1 beginnt an Pier 1 und weiter");
+        assertThat(now().state(1)).isEqualTo(State.REVIEWED);
+        assertThat(now().target(0).plainText()).isEqualTo("Die Fahrt 0 beginnt an Pier 0 und");
+        key(KeyCode.R, "", false, true);
+        settle();
+        assertThat(session.currentProperty().get()).isEqualTo(2);
+    }
+
     private void waitForFrames() {
         for (int i = 0; i < 5; i++) {
             interact(() -> {});

@@ -39,6 +39,9 @@ final class MatchesPane extends VBox {
     private Content source = Content.EMPTY;
     private Memories.Known known = NOTHING;
     private Optional<Value> draft = Optional.empty();
+    private boolean isKnown;
+    /** A match that was asked for before it was known; negative for none. */
+    private int wanted = -1;
 
     MatchesPane(LaneSession session) {
         this.session = session;
@@ -52,12 +55,19 @@ final class MatchesPane extends VBox {
             getChildren().clear();
             known = NOTHING;
             draft = Optional.empty();
+            isKnown = false;
+            wanted = -1;
         }
         index = segment;
         source = track.segment(segment).source();
         session.memories().lookup(track, segment, found -> {
             if (segment == index && track.track() == session.track()) {
                 fill(track.segment(segment), found);
+                isKnown = true;
+                if (wanted >= 0) {
+                    take(wanted);
+                    wanted = -1;
+                }
             }
         });
     }
@@ -194,7 +204,10 @@ final class MatchesPane extends VBox {
         if (index != session.currentProperty().get()) {
             return;
         }
-        if (number < known.offers().size()) {
+        if (!isKnown) {
+            // Hands are faster than a look into large memories: it is taken as soon as it is there.
+            wanted = number;
+        } else if (number < known.offers().size()) {
             session.memories().take(index, known.offers().get(number));
         } else if (number == known.offers().size()) {
             draft.ifPresent(value -> session.drafts().take(index, value));

@@ -1,10 +1,14 @@
 package org.swaplane.desktop.review;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.function.IntConsumer;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import javafx.css.PseudoClass;
+import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -23,15 +27,21 @@ import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.TextLanguage;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
+import org.swaplane.document.State;
+import org.swaplane.lane.StepKind;
 import org.swaplane.lane.TrackSnapshot;
+import org.swaplane.lane.Value;
 
-/** The document as it reads, paragraph by paragraph, beside its source: what will be delivered, without tags. */
+/**
+ * The document as it reads, paragraph by paragraph, beside its source: what will be delivered, without tags. A paragraph becomes editors in its
+ * place when somebody wants to change it.
+ */
 final class ReadingPane extends VBox {
     private static final PseudoClass HEADING = PseudoClass.getPseudoClass("heading");
     private static final PseudoClass ITEM = PseudoClass.getPseudoClass("item");
 
     private final LaneSession session;
-    private final IntConsumer edit;
+    private final ParagraphEditor editor;
     private final ListView<Paragraph> list = new ListView<>();
     private final ComboBox<Mode> mode = Choice.of(
             "reading-mode",
@@ -52,16 +62,21 @@ final class ReadingPane extends VBox {
      */
     private record Paragraph(int first, List<Segment> segments) {}
 
-    /** {@code edit} leads to a segment. */
-    ReadingPane(LaneSession session, IntConsumer edit) {
+    ReadingPane(LaneSession session) {
         this.session = session;
-        this.edit = edit;
+        this.editor = new ParagraphEditor(session, this::stopEditing);
         getStyleClass().add("column");
         list.setId("reading");
         list.setCellFactory(view -> new ParagraphCell());
         list.setOnKeyPressed(event -> {
-            if (event.getCode() == KeyCode.ENTER) {
+            if (event.getCode() == KeyCode.ENTER && !editor.isEditing()) {
                 editSelected();
+                event.consume();
+            }
+        });
+        list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> {
+            if (now != null && editor.isEditing() && now.first() != editor.first()) {
+                stopEditing();
             }
         });
         VBox.setVgrow(list, Priority.ALWAYS);
@@ -72,6 +87,7 @@ final class ReadingPane extends VBox {
 
     /** Reads the track as it stands now; the paragraph of the segment in hand is selected. */
     void show(TrackSnapshot track) {
+        editor.end();
         int inHand = session.currentProperty().get();
         session.background()
                 .run(Strings.text("task.read", track.name()), progress -> paragraphs(track.current()), all -> {
@@ -101,7 +117,61 @@ final class ReadingPane extends VBox {
     private void editSelected() {
         Paragraph selected = list.getSelectionModel().getSelectedItem();
         if (selected != null) {
-            edit.accept(selected.first());
+            if (mode.getValue() == Mode.SOURCE) {
+                mode.setValue(Mode.BOTH);
+            }
+            editor.begin(selected.first(), selected.segments().size());
+            list.refresh();
+            editor.focus();
+        }
+    }
+
+    private void stopEditing() {
+        if (editor.isEditing()) {
+            int first = editor.first();
+            editor.end();
+            readAnew(first);
+            list.requestFocus();
+        }
+    }
+
+    /** Shows a paragraph as it stands now. */
+    private void readAnew(int first) {
+        TrackSnapshot track = session.snapshot();
+        list.getItems()
+                .replaceAll(each -> each.first() == first
+                        ? new Paragraph(
+                                first,
+                                IntStream.range(first, first + each.segments().size())
+                                        .mapToObj(i -> track.segment(i).with(track.target(i), track.state(i)))
+                                        .toList())
+                        : each);
+    }
+
+    /** The first segment of the paragraph that is selected, or the one that is edited. */
+    OptionalInt current() {
+        if (editor.isEditing()) {
+            return OptionalInt.of(editor.current());
+        }
+        Paragraph selected = list.getSelectionModel().getSelectedItem();
+        return selected == null ? OptionalInt.empty() : OptionalInt.of(selected.first());
+    }
+
+    /** Marks the paragraph as reviewed and goes on to the next one. */
+    void reviewed() {
+        stopEditing();
+        Paragraph selected = list.getSelectionModel().getSelectedItem();
+        if (selected != null) {
+            int first = selected.first();
+            TrackSnapshot track = session.snapshot();
+            Map<Integer, Value> edits = new HashMap<>();
+            IntStream.range(first, first + selected.segments().size())
+                    .filter(i -> !track.segment(i).locked() && !track.target(i).isEmpty())
+                    .forEach(i -> edits.put(i, new Value(track.target(i), State.REVIEWED)));
+            session.editing().apply(StepKind.STATE_SET, edits);
+            readAnew(first);
+            list.getSelectionModel().selectNext();
+            list.scrollTo(Math.max(0, list.getSelectionModel().getSelectedIndex() - 2));
         }
     }
 
@@ -120,8 +190,9 @@ final class ReadingPane extends VBox {
             // As wide as the list, so that long texts wrap.
             setPrefWidth(0);
             addEventFilter(MouseEvent.MOUSE_CLICKED, event -> {
-                if (event.getClickCount() == 2) {
+                if (event.getClickCount() == 2 && !editor.isEditing()) {
                     editSelected();
+                    event.consume();
                 }
             });
         }
@@ -137,8 +208,12 @@ final class ReadingPane extends VBox {
             Controls.showIf(source, mode.getValue() != Mode.TARGET);
             Controls.showIf(target, mode.getValue() != Mode.SOURCE);
             boolean alone = mode.getValue() != Mode.BOTH;
-            GridPane.setColumnIndex(target, alone ? 1 : 2);
-            GridPane.setColumnSpan(target, alone ? 2 : 1);
+            boolean edited = editor.isEditing() && editor.first() == paragraph.first();
+            Node now = edited ? editor : target;
+            row.getChildren().setAll(place, source, now);
+            GridPane.setRowIndex(now, 0);
+            GridPane.setColumnIndex(now, alone ? 1 : 2);
+            GridPane.setColumnSpan(now, alone ? 2 : 1);
             GridPane.setColumnSpan(source, alone ? 2 : 1);
             String unit = paragraph.segments().get(0).unit();
             row.pseudoClassStateChanged(HEADING, unit.matches("(?:h[1-6]|heading(?:-[1-6])?|title) \\d+"));

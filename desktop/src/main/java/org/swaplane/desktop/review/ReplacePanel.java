@@ -91,6 +91,9 @@ final class ReplacePanel extends VBox {
             if (event.getCode() == KeyCode.ESCAPE) {
                 close.run();
                 event.consume();
+            } else if (event.getCode() == KeyCode.ENTER && event.isShortcutDown() && !replace.isDisabled()) {
+                replace();
+                event.consume();
             }
         });
         getChildren()

@@ -91,7 +91,7 @@ public final class ReviewView implements View {
 
     public ReviewView(LaneSession session, FileOpener opener) {
         this.opener = opener;
-        this.reading = new ReadingPane(session, this::editAt);
+        this.reading = new ReadingPane(session);
         this.session = session;
         this.model = new ReviewModel(session);
         this.bench = new SegmentBench(session);
@@ -143,13 +143,9 @@ public final class ReviewView implements View {
             session.editing().endStep();
             reading.show(session.snapshot());
         } else if (!reads) {
+            reading.current().ifPresent(session.currentProperty()::set);
             bench.focusEditor();
         }
-    }
-
-    private void editAt(int index) {
-        read.setSelected(false);
-        session.currentProperty().set(index);
     }
 
     private HBox titleBar() {
@@ -204,12 +200,20 @@ public final class ReviewView implements View {
     /** Adds what the keys do here to the table. */
     @Override
     public void addCommands(Commands commands) {
-        BooleanSupplier here = () -> session.viewProperty().get().equals(ViewId.REVIEW) && session.hasSegments();
+        BooleanSupplier open = () -> session.viewProperty().get().equals(ViewId.REVIEW) && session.hasSegments();
+        // Where the document is read there is no current row that they could mean.
+        BooleanSupplier here = () -> open.getAsBoolean() && !read.isSelected();
         commands.add(
                 "reviewed",
                 "Shortcut+Enter",
-                () -> here.getAsBoolean() && !side.notes().isWriting(),
-                model::reviewed);
+                () -> open.getAsBoolean() && !side.notes().isWriting() && !replacing.isFocusWithin(),
+                () -> {
+                    if (read.isSelected()) {
+                        reading.reviewed();
+                    } else {
+                        model.reviewed();
+                    }
+                });
         commands.add("open-again", "Alt+U", here, () -> model.setState(State.TRANSLATED));
         commands.add("final", "", here, () -> model.setState(State.FINAL));
         commands.add("clear-prefilled", "", here, () -> clearPrefilled(false));
@@ -223,8 +227,8 @@ public final class ReviewView implements View {
                 () -> here.getAsBoolean() && session.snapshot().isDocument();
         commands.add("join-segment", "Alt+J", inDocument, () -> side.cut().join());
         commands.add("split-segment", "Alt+S", inDocument, () -> side.cut().focusSource());
-        commands.add("read-through", "Alt+R", here, () -> read.setSelected(!read.isSelected()));
-        commands.add("open-target", "", here, () -> session.releasing().openTarget(opener));
+        commands.add("read-through", "Alt+R", open, () -> read.setSelected(!read.isSelected()));
+        commands.add("open-target", "", open, () -> session.releasing().openTarget(opener));
         commands.add("filter", "Shortcut+F", here, filters::focusText);
         commands.add("more-filters", "Alt+K", here, filters::togglePanel);
         ofSegment.addTaking(commands, here);

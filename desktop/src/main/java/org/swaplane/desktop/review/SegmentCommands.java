@@ -72,11 +72,14 @@ final class SegmentCommands {
         commands.add("take-proposal", "Alt+P", here, () -> model.takeProposal(0));
         for (int i = 0; i < MATCHES.size(); i++) {
             int number = i;
-            commands.add(MATCHES.get(i), "Alt+Shift+" + (i + 1), here, () -> side.matches()
+            commands.add(MATCHES.get(i), "Alt+Shift+" + (i + 1), here, () -> sideOfCurrent()
+                    .matches()
                     .take(number));
         }
-        commands.add("draft-segment", "Alt+A", here, side.matches()::askForDraft);
-        commands.add("insert-term", "Alt+E", here, () -> side.terms()
+        commands.add(
+                "draft-segment", "Alt+A", here, () -> sideOfCurrent().matches().askForDraft());
+        commands.add("insert-term", "Alt+E", here, () -> sideOfCurrent()
+                .terms()
                 .insertNext(bench.editor().content().plainText()));
         commands.add("add-term", "Alt+N", here, this::addTerm);
         commands.add("search-known", "Alt+M", here, this::searchKnown);
@@ -87,6 +90,15 @@ final class SegmentCommands {
                 .toggleBookmark(session.snapshot()
                         .segment(session.currentProperty().get())
                         .key()));
+    }
+
+    /** The details follow a moment after the segment; hands do not wait for them. */
+    private SegmentSide sideOfCurrent() {
+        int current = session.currentProperty().get();
+        if (!side.shows(current)) {
+            side.show(current);
+        }
+        return side;
     }
 
     private void propagate(boolean onlyEmpty) {
@@ -238,6 +250,7 @@ final class SegmentCommands {
     /** About the part of the target that is selected, or at all segments that are selected. */
     private void addNote() {
         showDetails.run();
+        sideOfCurrent();
         if (model.chosen().size() > 1) {
             TrackSnapshot track = session.snapshot();
             side.notes()
@@ -263,6 +276,7 @@ final class SegmentCommands {
     /** A term whose target is what is selected in the editor. */
     private void addTerm() {
         showDetails.run();
+        sideOfCurrent();
         side.terms().open("", bench.selected());
     }
 

@@ -7,6 +7,8 @@ import javafx.geometry.Bounds;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import org.swaplane.check.Finding;
 import org.swaplane.compare.Span;
 import org.swaplane.desktop.editor.TargetEditor;
@@ -23,11 +25,13 @@ final class SpellingMenu {
     private final LaneSession session;
     private final TargetEditor editor;
     private final ContextMenu menu = new ContextMenu();
+    private boolean moved;
 
     SpellingMenu(LaneSession session, TargetEditor editor) {
         this.session = session;
         this.editor = editor;
         menu.setId("spelling-menu");
+        menu.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
     }
 
     /** Opens at the word at the caret, or at the first one that is not known; says so where there is none. */
@@ -49,8 +53,22 @@ final class SpellingMenu {
                 fill(index, meant.get(), word, words);
                 Bounds caret = editor.getCaretBounds().orElseGet(() -> editor.localToScreen(editor.getBoundsInLocal()));
                 menu.show(editor, caret.getMinX(), caret.getMaxY());
+                moved = false;
             }
         });
+    }
+
+    /** The return key takes the first word, unless somebody went to another one: the toolkit chooses one by itself only now and then. */
+    private void pressed(KeyEvent event) {
+        if (event.getCode() == KeyCode.UP || event.getCode() == KeyCode.DOWN) {
+            moved = true;
+        } else if (event.getCode() == KeyCode.ENTER
+                && !moved
+                && !menu.getItems().get(0).isDisable()) {
+            menu.hide();
+            menu.getItems().get(0).fire();
+            event.consume();
+        }
     }
 
     private Optional<Finding> meant(int index) {

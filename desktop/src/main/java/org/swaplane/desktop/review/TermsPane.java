@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -37,6 +38,9 @@ final class TermsPane extends VBox {
     private int most = MOST;
     private int index = -1;
     private List<String> offered = List.of();
+    private boolean isKnown;
+    /** The target into which a term was asked for before the terms were known. */
+    private Optional<String> wanted = Optional.empty();
 
     /** {@code insert} puts words into the target, where the keyboard goes {@code back} to; {@code marked} is told where terms stand in the source. */
     TermsPane(LaneSession session, Consumer<String> insert, Consumer<List<Span>> marked, Runnable back) {
@@ -83,6 +87,8 @@ final class TermsPane extends VBox {
             entries.getChildren().clear();
             showForm(false);
             offered = List.of();
+            isKnown = false;
+            wanted = Optional.empty();
         }
         index = segment;
         session.vocabulary().lookup(track, segment, found -> {
@@ -132,6 +138,10 @@ final class TermsPane extends VBox {
             nodes.add(Controls.quiet(Strings.text("side.no-terms")));
         }
         offered = wordings;
+        isKnown = true;
+        Optional<String> asked = wanted;
+        wanted = Optional.empty();
+        asked.ifPresent(this::insertNext);
         entries.getChildren().setAll(nodes);
     }
 
@@ -142,6 +152,11 @@ final class TermsPane extends VBox {
 
     /** Puts the first term into the target that does not stand in it yet. */
     void insertNext(String written) {
+        if (!isKnown) {
+            // Hands are faster than a look into long lists: it is put in as soon as it is there.
+            wanted = Optional.of(written);
+            return;
+        }
         offered.stream()
                 .filter(wording -> !written.contains(wording))
                 .findFirst()
