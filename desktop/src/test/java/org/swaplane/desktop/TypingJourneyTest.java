@@ -108,13 +108,13 @@ class TypingJourneyTest extends LaneWindow {
         settle();
         assertThat(focusOwner().getId()).isEqualTo("paragraph-target-1");
 
-        type(" weiter");
+        type("weiter");
         // Commands of the list mean no hidden row.
         key(KeyCode.C, "", false, true);
         key(KeyCode.ENTER, "\r", true, false);
         settle();
 
-        assertThat(now().target(1).plainText()).isEqualTo("Die Fahrt 1 beginnt an Pier 1 und weiter");
+        assertThat(now().target(1).plainText()).isEqualTo("Die Fahrt 1 beginnt an Pier 1 undweiter");
         assertThat(now().state(1)).isEqualTo(State.REVIEWED);
         assertThat(now().target(0).plainText()).isEqualTo("Die Fahrt 0 beginnt an Pier 0 und");
         key(KeyCode.R, "", false, true);

@@ -21,6 +21,12 @@ final class ParagraphEditor extends VBox {
         this.session = session;
         getStyleClass().add("column-tight");
         setId("paragraph-editor");
+        // It stands in the list only when that was laid out again.
+        sceneProperty().addListener((property, before, now) -> {
+            if (now != null && isEditing()) {
+                Platform.runLater(this::focus);
+            }
+        });
         addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             if (event.getCode() == KeyCode.ESCAPE) {
                 done.run();
@@ -74,8 +80,8 @@ final class ParagraphEditor extends VBox {
         return editor;
     }
 
-    void focus() {
-        Platform.runLater(() -> getChildren().stream().findFirst().ifPresent(Node::requestFocus));
+    private void focus() {
+        getChildren().stream().findFirst().ifPresent(Node::requestFocus);
     }
 
     void end() {

@@ -122,7 +122,6 @@ final class ReadingPane extends VBox {
             }
             editor.begin(selected.first(), selected.segments().size());
             list.refresh();
-            editor.focus();
         }
     }
 
