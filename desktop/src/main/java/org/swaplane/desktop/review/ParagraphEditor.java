@@ -69,6 +69,8 @@ final class ParagraphEditor extends VBox {
         editor.language(TextLanguage.of(
                 track.targetLanguage(index), session.directions(index).target()));
         editor.load(track.segment(index).source(), track.target(index));
+        // A row of a list gives no more than the least.
+        editor.minHeightProperty().bind(editor.prefHeightProperty());
         editor.setEditable(!track.segment(index).locked() && session.editing().isAllowed());
         editor.textProperty().addListener((property, before, now) -> {
             Content content = editor.content();

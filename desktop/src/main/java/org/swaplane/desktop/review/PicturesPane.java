@@ -14,7 +14,7 @@ import org.swaplane.document.Segment;
 
 /** The client's pictures that the segment in hand names; each opens in the program for pictures. */
 final class PicturesPane extends VBox {
-    private static final double WIDTH = 236;
+    private static final double WIDTH = 216;
 
     private final LaneSession session;
     private final FileOpener opener;
