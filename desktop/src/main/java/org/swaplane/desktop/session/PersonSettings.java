@@ -136,7 +136,7 @@ public final class PersonSettings {
     /** Size of ordinary text, in pixels. */
     public int fontSize() {
         try {
-            return Math.max(10, Math.min(24, Integer.parseInt(get("font-size", "13"))));
+            return Math.max(10, Math.min(26, Integer.parseInt(get("font-size", "13"))));
         } catch (NumberFormatException e) {
             return 13;
         }
