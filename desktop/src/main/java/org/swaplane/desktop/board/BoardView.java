@@ -78,7 +78,6 @@ public final class BoardView implements View {
         this.choose = Controls.button("choose-files", "board.choose", () -> receive(picker));
         filter.setId("board-filter");
         filter.setPromptText(Strings.text("board.filter"));
-        filter.setPrefWidth(180);
         filter.textProperty().addListener((property, before, now) -> {
             model.filter(now);
             refresh();

@@ -31,9 +31,6 @@ public final class ExchangeView implements View {
             session -> session.lane().trips().away(),
             context -> new ExchangeView(context.session(), context.picker(), context.opener()));
 
-    private static final double SCROLL_BAR = 14;
-    private static final double FORM = 340;
-
     private final LaneSession session;
     private final SendForm out;
     private final Button choose;
@@ -72,8 +69,7 @@ public final class ExchangeView implements View {
         form.setFitToWidth(true);
         form.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         form.setFocusTraversable(false);
-        form.setPrefWidth(FORM + SCROLL_BAR);
-        form.setMinWidth(FORM + SCROLL_BAR);
+        form.getStyleClass().add("exchange-form");
         VBox.setVgrow(trips, Priority.ALWAYS);
         history = Controls.column(
                 Controls.wrapped(

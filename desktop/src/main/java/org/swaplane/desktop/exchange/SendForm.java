@@ -38,8 +38,6 @@ import org.swaplane.task.CannotProceedException;
 
 /** What goes out, to whom, in which form, and until when. */
 final class SendForm extends VBox {
-    private static final double LABEL = 84;
-    private static final double TIME = 78;
     private static final int CONTEXT = 2;
     private static final int FEW_LINES = 2;
 
@@ -110,8 +108,7 @@ final class SendForm extends VBox {
         due.setMaxWidth(Double.MAX_VALUE);
         due.getEditor().setAccessibleText(Strings.text("exchange.due"));
         time.setId("send-time");
-        time.setPrefWidth(TIME);
-        time.setMinWidth(TIME);
+        time.getStyleClass().add("time-field");
         time.setPromptText(Strings.text("exchange.time"));
         time.setAccessibleText(Strings.text("exchange.time"));
         people.getEditor().textProperty().addListener((property, before, now) -> showLanguages());
@@ -152,7 +149,7 @@ final class SendForm extends VBox {
 
     private static HBox line(String key, Node... controls) {
         Label label = Controls.whole(new Label(Strings.text(key)));
-        label.setMinWidth(LABEL);
+        label.getStyleClass().add("form-label");
         HBox line = Controls.row(label);
         line.getChildren().addAll(controls);
         HBox.setHgrow(controls[0], Priority.ALWAYS);

@@ -105,16 +105,24 @@ public final class LaneSettingsView implements View {
                 "go-" + view.name(), key, () -> session.viewProperty().set(view));
     }
 
-    private static GridPane grid(Node[]... rows) {
+    /** As wide as so many pixels where the text has its usual size. */
+    private ColumnConstraints column(double width) {
+        ColumnConstraints column =
+                new ColumnConstraints(width * session.person().scale());
+        session.person().onChange(() -> {
+            double scaled = width * session.person().scale();
+            column.setMinWidth(scaled);
+            column.setPrefWidth(scaled);
+            column.setMaxWidth(scaled);
+        });
+        return column;
+    }
+
+    private GridPane grid(Node[]... rows) {
         GridPane grid = Controls.styled(Controls.styled(new GridPane(), "form"), "card");
         ColumnConstraints values = new ColumnConstraints();
         values.setHgrow(Priority.ALWAYS);
-        grid.getColumnConstraints()
-                .setAll(
-                        new ColumnConstraints(LABELS),
-                        values,
-                        new ColumnConstraints(MARKS),
-                        new ColumnConstraints(RESETS));
+        grid.getColumnConstraints().setAll(column(LABELS), values, column(MARKS), column(RESETS));
         for (int i = 0; i < rows.length; i++) {
             grid.addRow(i, rows[i]);
         }

@@ -32,8 +32,6 @@ public final class ReferencesView implements View {
     public static final ViewDescriptor DESCRIPTOR =
             new ViewDescriptor(ViewId.REFERENCES, session -> 0, ReferencesView::new);
 
-    private static final double SIDE = 356;
-
     private final LaneSession session;
     private final SearchForm search;
     private final UnitEditor editor;
@@ -92,8 +90,7 @@ public final class ReferencesView implements View {
         right.setFitToWidth(true);
         right.setFocusTraversable(false);
         right.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        right.setPrefWidth(SIDE);
-        right.setMinWidth(SIDE);
+        right.getStyleClass().add("reference-side");
         pages.selectedToggleProperty().addListener((property, before, now) -> {
             if (now == null) {
                 before.setSelected(true);

@@ -33,7 +33,7 @@ final class Rail extends VBox {
         String id = view.name();
         Label count = Controls.styled(new Label(), "rail-count");
         HBox line = new HBox(new Label(Strings.text(view.titleKey())), Controls.spacer(), count);
-        line.setPrefWidth(128);
+        line.getStyleClass().add("rail-line");
         Button button = Controls.styled(new Button(null, line), "rail-entry");
         button.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         button.setId("rail-" + id);
