@@ -66,6 +66,11 @@ final class SegmentList {
             return;
         }
         flow.layout();
+        if (flow.getCellIfVisible(position).isEmpty()) {
+            // Rows higher than the window above it can keep it out of sight.
+            flow.show(position);
+            flow.layout();
+        }
         flow.getCellIfVisible(position).ifPresent(row -> {
             double top = row.getNode().getBoundsInParent().getMinY();
             double height = row.getNode().getLayoutBounds().getHeight();
