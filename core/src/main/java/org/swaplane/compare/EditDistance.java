@@ -26,43 +26,7 @@ public final class EditDistance {
         }
         return rows == 0 || columns == 0
                 ? Math.max(rows, columns)
-                : banded(one, other, start, rows, columns, Math.min(most, Math.max(rows, columns)));
-    }
-
-    /** Only cells within {@code most} of the diagonal can lead to a distance that small. */
-    private static int banded(int[] one, int[] other, int start, int rows, int columns, int most) {
-        int beyond = most + 1;
-        int[] beforeLast = new int[columns + 1];
-        int[] last = new int[columns + 1];
-        int[] row = new int[columns + 1];
-        for (int j = 0; j <= columns; j++) {
-            last[j] = Math.min(j, beyond);
-        }
-        for (int i = 1; i <= rows; i++) {
-            int from = Math.max(1, i - most);
-            int to = Math.min(columns, i + most);
-            row[from - 1] = from == 1 ? Math.min(i, beyond) : beyond;
-            int least = row[from - 1];
-            int a = one[start + i - 1];
-            for (int j = from; j <= to; j++) {
-                int b = other[start + j - 1];
-                int above = j > i - 1 + most ? beyond : last[j];
-                int cell = Math.min(Math.min(above, row[j - 1]) + 1, last[j - 1] + (a == b ? 0 : 1));
-                if (i > 1 && j > 1 && a == other[start + j - 2] && b == one[start + i - 2]) {
-                    cell = Math.min(cell, beforeLast[j - 2] + 1);
-                }
-                row[j] = Math.min(cell, beyond);
-                least = Math.min(least, row[j]);
-            }
-            if (least >= beyond) {
-                return beyond;
-            }
-            int[] free = beforeLast;
-            beforeLast = last;
-            last = row;
-            row = free;
-        }
-        return last[columns];
+                : BitDistance.between(one, other, start, rows, columns, most);
     }
 
     /** Similarity in percent, rounded down: 100 for two empty texts. */

@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import javafx.event.Event;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -117,6 +118,12 @@ class TypingJourneyTest extends LaneWindow {
         assertThat(now().target(1).plainText()).isEqualTo("Die Fahrt 1 beginnt an Pier 1 undweiter");
         assertThat(now().state(1)).isEqualTo(State.REVIEWED);
         assertThat(now().target(0).plainText()).isEqualTo("Die Fahrt 0 beginnt an Pier 0 und");
+        key(KeyCode.Z, "", true, false);
+        key(KeyCode.Z, "", true, false);
+        settle();
+        assertThat(now().target(1).plainText()).isEqualTo("Die Fahrt 1 beginnt an Pier 1 und");
+        assertThat(((ListView<?>) lookup("#reading").query()).getItems().get(1).toString())
+                .doesNotContain("undweiter");
         key(KeyCode.R, "", false, true);
         settle();
         assertThat(session.currentProperty().get()).isEqualTo(2);

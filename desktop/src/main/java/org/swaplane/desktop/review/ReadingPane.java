@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
+import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -76,7 +77,7 @@ final class ReadingPane extends VBox {
         });
         list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> {
             if (now != null && editor.isEditing() && now.first() != editor.first()) {
-                stopEditing();
+                Platform.runLater(this::stopEditing);
             }
         });
         VBox.setVgrow(list, Priority.ALWAYS);
@@ -125,7 +126,8 @@ final class ReadingPane extends VBox {
         }
     }
 
-    private void stopEditing() {
+    /** Ends editing, where that goes on. */
+    void stopEditing() {
         if (editor.isEditing()) {
             int first = editor.first();
             editor.end();
@@ -134,17 +136,46 @@ final class ReadingPane extends VBox {
         }
     }
 
-    /** Shows a paragraph as it stands now. */
-    private void readAnew(int first) {
+    /** Shows the paragraph of a segment as it stands now. */
+    private void readAnew(int index) {
+        int at = position(index);
+        if (at < 0) {
+            return;
+        }
         TrackSnapshot track = session.snapshot();
-        list.getItems()
-                .replaceAll(each -> each.first() == first
-                        ? new Paragraph(
-                                first,
-                                IntStream.range(first, first + each.segments().size())
-                                        .mapToObj(i -> track.segment(i).with(track.target(i), track.state(i)))
-                                        .toList())
-                        : each);
+        Paragraph before = list.getItems().get(at);
+        Paragraph now = new Paragraph(
+                before.first(),
+                IntStream.range(
+                                before.first(),
+                                before.first() + before.segments().size())
+                        .mapToObj(i -> track.segment(i).with(track.target(i), track.state(i)))
+                        .toList());
+        if (!now.equals(before)) {
+            list.getItems().set(at, now);
+        }
+    }
+
+    /** Where the paragraph of a segment stands; negative where it is not listed. */
+    private int position(int index) {
+        int from = 0;
+        int to = list.getItems().size() - 1;
+        while (from < to) {
+            int middle = (from + to + 1) / 2;
+            if (list.getItems().get(middle).first() <= index) {
+                from = middle;
+            } else {
+                to = middle - 1;
+            }
+        }
+        return list.getItems().isEmpty() ? -1 : from;
+    }
+
+    /** Something has changed at the segment in hand. */
+    void follow() {
+        if (!editor.isEditing() && session.hasSegments()) {
+            readAnew(session.currentProperty().get());
+        }
     }
 
     /** The first segment of the paragraph that is selected, or the one that is edited. */

@@ -1,6 +1,7 @@
 package org.swaplane.desktop.review;
 
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
@@ -19,6 +20,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import org.swaplane.compare.Span;
+import org.swaplane.desktop.editor.TargetEditor;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.FindReplace;
 import org.swaplane.desktop.session.LaneSession;
@@ -143,7 +145,9 @@ public final class ReviewView implements View {
             session.editing().endStep();
             reading.show(session.snapshot());
         } else if (!reads) {
-            reading.current().ifPresent(session.currentProperty()::set);
+            OptionalInt place = reading.current();
+            reading.stopEditing();
+            place.ifPresent(session.currentProperty()::set);
             bench.focusEditor();
         }
     }
@@ -318,9 +322,10 @@ public final class ReviewView implements View {
 
     /** Letter by letter while there is something typed in the editor, then step by step through the journal. */
     private void undo() {
-        if (bench.editor().isFocused() && bench.editor().isUndoAvailable()) {
-            bench.editor().undo();
+        if (node.getScene().getFocusOwner() instanceof TargetEditor editor && editor.isUndoAvailable()) {
+            editor.undo();
         } else {
+            reading.stopEditing();
             session.editing().undo();
         }
     }
@@ -384,6 +389,9 @@ public final class ReviewView implements View {
             model.list(this::listed);
             read.setSelected(false);
             bringCurrent();
+        }
+        if (read.isSelected()) {
+            reading.follow();
         }
         filters.refresh();
         showNothing();
