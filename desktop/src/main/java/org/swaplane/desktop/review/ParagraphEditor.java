@@ -1,5 +1,6 @@
 package org.swaplane.desktop.review;
 
+import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
@@ -52,6 +53,14 @@ final class ParagraphEditor extends VBox {
             }
         }
         return first;
+    }
+
+    /** The editor that has the keyboard. */
+    Optional<TargetEditor> withKeyboard() {
+        return getChildren().stream()
+                .filter(Node::isFocused)
+                .map(TargetEditor.class::cast)
+                .findFirst();
     }
 
     void begin(int index, int count) {

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import javafx.application.Platform;
@@ -21,6 +22,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.content.Content;
+import org.swaplane.desktop.editor.TargetEditor;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Controls;
@@ -124,6 +126,11 @@ final class ReadingPane extends VBox {
             editor.begin(selected.first(), selected.segments().size());
             list.refresh();
         }
+    }
+
+    /** The editor of the paragraph that somebody is typing into. */
+    Optional<TargetEditor> editorWithKeyboard() {
+        return editor.withKeyboard();
     }
 
     /** Ends editing, where that goes on. */

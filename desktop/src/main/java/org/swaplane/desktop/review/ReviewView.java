@@ -1,6 +1,7 @@
 package org.swaplane.desktop.review;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
@@ -322,8 +323,10 @@ public final class ReviewView implements View {
 
     /** Letter by letter while there is something typed in the editor, then step by step through the journal. */
     private void undo() {
-        if (node.getScene().getFocusOwner() instanceof TargetEditor editor && editor.isUndoAvailable()) {
-            editor.undo();
+        Optional<TargetEditor> editor =
+                bench.editor().isFocused() ? Optional.of(bench.editor()) : reading.editorWithKeyboard();
+        if (editor.filter(TargetEditor::isUndoAvailable).isPresent()) {
+            editor.get().undo();
         } else {
             reading.stopEditing();
             session.editing().undo();
