@@ -5,7 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.swaplane.document.Counts;
+import org.swaplane.document.Fingerprint;
 import org.swaplane.document.Proposal;
 import org.swaplane.document.Segment;
 import org.swaplane.format.BilingualFile;
@@ -17,6 +20,8 @@ final class ReadDocument {
     private final Map<String, Integer> indexes;
     private final int[] words;
     private final List<Segment> segments;
+    /** Positions by the fingerprint of the source; made when somebody asks for the first time, which takes a while. */
+    private Map<String, List<Integer>> bySource;
 
     /** @param proposals what the lane proposes besides the file, by key */
     ReadDocument(BilingualFile file, TrackReading reading, Map<String, Proposal> proposals) {
@@ -66,5 +71,17 @@ final class ReadDocument {
     /** Words of a segment's source. */
     int words(int index) {
         return words[index];
+    }
+
+    /** Positions of all segments with the source of this one, itself among them, in the file's order. */
+    synchronized List<Integer> sameSource(int index) {
+        if (bySource == null) {
+            bySource = IntStream.range(0, segments.size())
+                    .parallel()
+                    .boxed()
+                    .collect(Collectors.groupingBy(
+                            position -> Fingerprint.of(segments.get(position).source())));
+        }
+        return bySource.get(Fingerprint.of(segments.get(index).source()));
     }
 }

@@ -3,33 +3,16 @@ package org.swaplane.lane;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.IntStream;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
-import org.swaplane.document.Fingerprint;
 
-/** The other segments of a track with the same source. */
+/** The other segments of a track with the same source. The first question about a document takes as long as the document. */
 public final class Repetitions {
-    /** So much white space more or less may stand in the same source. */
-    private static final int SPACES = 8;
-
     private Repetitions() {}
 
     /** Positions of all segments with the same source, its own among them. */
     public static List<Integer> of(TrackSnapshot track, int index) {
-        return IntStream.range(0, track.size())
-                .filter(other -> other == index || isSame(track, index, other))
-                .boxed()
-                .toList();
-    }
-
-    /** Whether two segments have the same source. */
-    public static boolean isSame(TrackSnapshot track, int one, int other) {
-        Content source = track.segment(one).source();
-        Content another = track.segment(other).source();
-        // The cheapest way to tell most of them apart.
-        int difference = source.plainText().length() - another.plainText().length();
-        return Math.abs(difference) <= SPACES && Fingerprint.of(source).equals(Fingerprint.of(another));
+        return track.read().sameSource(index);
     }
 
     /**
@@ -46,13 +29,12 @@ public final class Repetitions {
         Content source = track.segment(index).source();
         int tags = source.tags().size();
         String written = TagNotation.write(track.target(index), source);
-        for (int i = 0; i < track.size(); i++) {
+        for (int i : of(track, index)) {
             Content other = track.segment(i).source();
             if (i != index
                     && track.isOpen(i)
                     && !(onlyEmpty && !track.target(i).isEmpty())
-                    && other.tags().size() == tags
-                    && isSame(track, index, i)) {
+                    && other.tags().size() == tags) {
                 Content target = TagNotation.read(written, other).content();
                 if (!target.sameAs(track.target(i))) {
                     edits.put(i, Value.written(target));

@@ -33,6 +33,8 @@ class NotesInFilesTest {
             + " target-language=\"de\" datatype=\"plaintext\"><body>%s</body></file></xliff>";
     private static final String XLIFF_2 = "<x:xliff xmlns:x=\"urn:oasis:names:tc:xliff:document:2.0\" version=\"2.0\""
             + " srcLang=\"en\" trgLang=\"de\"><x:file id=\"f\">%s</x:file></x:xliff>";
+    private static final String TMX = "<tmx version=\"1.4\"><header srclang=\"en\" datatype=\"plaintext\"/><body>"
+            + "<tu tuid=\"1\"><tuv xml:lang=\"en\"><seg>Pier</seg></tuv>%s</tu></body></tmx>";
 
     @TempDir
     private Path folder;
@@ -93,6 +95,15 @@ class NotesInFilesTest {
                                 "<x:unit id=\"1\"><x:originalData><x:data id=\"d\">b</x:data></x:originalData>"
                                         + "<x:segment><x:source>Pier</x:source></x:segment></x:unit>"),
                         "<x:unit id=\"1\"><x:notes><x:note>Mara: Which &lt;pier&gt;?</x:note></x:notes><x:originalData>"),
+                Arguments.of(
+                        "told.tmx",
+                        TMX.formatted("<tuv xml:lang=\"de\"><seg>Kai</seg></tuv>"),
+                        "<tuv xml:lang=\"de\"><note>Mara: Which &lt;pier&gt;?</note><seg>Anleger</seg></tuv>"),
+                Arguments.of(
+                        "untold.tmx",
+                        TMX.formatted(""),
+                        "<tuv xml:lang=\"en\"><note>Mara: Which &lt;pier&gt;?</note><seg>Pier</seg></tuv>"
+                                + "<tuv xml:lang=\"de\"><seg>Anleger</seg></tuv>"),
                 Arguments.of(
                         "signs.po",
                         "msgid \"\"\nmsgstr \"Language: de\\n\"\n\n#. A sign\nmsgid \"Pier\"\nmsgstr \"\"\n",

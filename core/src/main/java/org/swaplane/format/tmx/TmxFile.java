@@ -2,8 +2,10 @@ package org.swaplane.format.tmx;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.swaplane.content.Content;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.document.Note;
 import org.swaplane.document.Segment;
 import org.swaplane.format.EncodedText;
 import org.swaplane.format.SegmentEdit;
@@ -12,10 +14,11 @@ import org.swaplane.format.SplicedXmlFile;
 import org.swaplane.format.StatelessFile;
 import org.swaplane.format.TagEdits;
 import org.swaplane.format.TargetSlot;
+import org.swaplane.format.WrittenNote;
 import org.swaplane.format.XmlContent;
 import org.swaplane.task.CannotProceedException;
 
-/** A TMX file that was read: its document, and where the {@code seg} of each variant stands, or where a variant is missing. */
+/** A TMX file that was read: its document, and where the {@code seg} of each variant stands, or where a variant is missing and its source stands. */
 final class TmxFile extends SplicedXmlFile implements StatelessFile {
     private final List<TargetSlot> slots;
 
@@ -30,6 +33,10 @@ final class TmxFile extends SplicedXmlFile implements StatelessFile {
         for (SegmentEdit edit : edits) {
             Segment segment = document.segments().get(edit.segment());
             TargetSlot slot = slots.get(edit.segment());
+            if (!edit.notes().isEmpty()) {
+                long place = slot.exists() ? slot.start() : slot.ownerEnd();
+                splices.add(new Splice(place, place, segment.key(), none -> written(edit.notes(), slot)));
+            }
             if (edit.target().equals(segment.target())) {
                 continue;
             }
@@ -39,6 +46,13 @@ final class TmxFile extends SplicedXmlFile implements StatelessFile {
                 splices.add(newVariant(segment, slot, edit.target()));
             }
         }
+    }
+
+    /** The notes of a variant stand before its text (TMX 1.4b, tuv). */
+    private static String written(List<Note> notes, TargetSlot place) {
+        return notes.stream()
+                .map(note -> "<note>" + WrittenNote.content(WrittenNote.signed(note), place.lineEnd()) + "</note>")
+                .collect(Collectors.joining());
     }
 
     private Splice newVariant(Segment segment, TargetSlot place, Content target) {

@@ -62,7 +62,8 @@ final class TmxReader extends TmxPass {
             withoutTarget.add(segments.size());
             long end = variants.get(variants.size() - 1).end();
             String indent = source.slot().indent();
-            TargetSlot place = new TargetSlot(end, end, end, end, end, end, indent, "");
+            long noted = source.slot().start();
+            TargetSlot place = new TargetSlot(noted, noted, end, end, end, end, indent, "");
             add(unit, part(source.language(), ""), source.content(), Content.EMPTY, place, marks, about);
         }
     }

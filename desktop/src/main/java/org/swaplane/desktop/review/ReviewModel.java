@@ -257,7 +257,7 @@ final class ReviewModel {
         }
         setState(State.REVIEWED);
         if (Boolean.parseBoolean(session.lane().settings().detail(LaneDetail.REPETITIONS_FOLLOW))) {
-            session.editing().propagate(index, false);
+            session.editing().propagate(index, false, count -> {});
         }
         nextOpen(index).ifPresent(session.currentProperty()::set);
     }
@@ -342,7 +342,16 @@ final class ReviewModel {
     void nextRepetition() {
         TrackSnapshot track = session.snapshot();
         int here = session.currentProperty().get();
-        goToNext(index -> Repetitions.isSame(track, here, index), "review.no-next-repetition");
+        session.background()
+                .read(
+                        Strings.text("task.repetitions"),
+                        progress -> Set.copyOf(Repetitions.of(track, here)),
+                        same -> {
+                            if (session.track() == track.track()) {
+                                goToNext(same::contains, "review.no-next-repetition");
+                            }
+                        },
+                        session::failed);
     }
 
     /** The source's tags with a number that the target does not have yet. */

@@ -102,8 +102,11 @@ final class SegmentCommands {
     }
 
     private void propagate(boolean onlyEmpty) {
-        int count = session.editing().propagate(session.currentProperty().get(), onlyEmpty);
-        session.notify(Notification.Tone.DONE, Strings.text("review.propagated", count));
+        session.editing()
+                .propagate(
+                        session.currentProperty().get(),
+                        onlyEmpty,
+                        count -> session.notify(Notification.Tone.DONE, Strings.text("review.propagated", count)));
     }
 
     /** What is done with the text of the segment in hand. */

@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.concurrent.TimeUnit;
+import java.util.function.IntConsumer;
 import org.swaplane.check.Finding;
 import org.swaplane.content.Content;
 import org.swaplane.desktop.text.Strings;
@@ -202,11 +203,18 @@ public final class Editing {
         return edits.size();
     }
 
-    /** Gives the target of a segment to all open segments with the same source; returns how many there were. */
-    public int propagate(int index, boolean onlyEmpty) {
-        Map<Integer, Value> edits = Repetitions.propagated(now(), index, onlyEmpty);
-        edit(StepKind.PROPAGATED, edits);
-        return edits.size();
+    /** Gives the target of a segment to all open segments with the same source, and says how many there were. */
+    public void propagate(int index, boolean onlyEmpty, IntConsumer done) {
+        TrackSnapshot from = now();
+        session.background()
+                .read(
+                        Strings.text("task.repetitions"),
+                        progress -> Repetitions.propagated(from, index, onlyEmpty),
+                        edits -> {
+                            edit(StepKind.PROPAGATED, from, edits);
+                            done.accept(edits.size());
+                        },
+                        session::failed);
     }
 
     public void fix(Finding finding) {
@@ -221,18 +229,23 @@ public final class Editing {
     }
 
     private void edit(StepKind kind, Map<Integer, Value> edits) {
+        edit(kind, now(), edits);
+    }
+
+    /** @param base what the edits were made on */
+    private void edit(StepKind kind, TrackSnapshot base, Map<Integer, Value> edits) {
         if (session.lane().isReadOnly()) {
             session.notify(Notification.Tone.FAILED, Strings.text("lane.read-only"));
             return;
         }
         Collection<Integer> locked = edits.keySet().stream()
-                .filter(index -> now().value(index).locked() && edits.get(index).locked())
+                .filter(index -> base.value(index).locked() && edits.get(index).locked())
                 .toList();
         if (!locked.isEmpty() && kind != StepKind.LOCKED && kind != StepKind.UNLOCKED) {
             session.notify(Notification.Tone.FAILED, Strings.text("editing.locked", locked.size()));
             return;
         }
-        put(EditRequest.of(now(), kind, person(), edits));
+        put(EditRequest.of(base, kind, person(), edits));
         endStep();
     }
 
