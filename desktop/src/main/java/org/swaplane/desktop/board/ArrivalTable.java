@@ -14,8 +14,10 @@ import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
+import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.WordsColumn;
+import org.swaplane.desktop.theme.ScaledColumns;
 import org.swaplane.document.Counts;
 import org.swaplane.intake.Arrival;
 import org.swaplane.intake.NewVersion;
@@ -28,12 +30,11 @@ final class ArrivalTable extends TableView<Arrival> {
     private final Runnable changed;
 
     /** {@code chosen} are those that are to be added; {@code changed} is told when it is others. */
-    /** {@code scale} says how many times as large as usual text is. */
-    ArrivalTable(Set<Arrival> chosen, double scale, Runnable changed) {
+    ArrivalTable(Set<Arrival> chosen, PersonSettings person, Runnable changed) {
         this.chosen = chosen;
         this.changed = changed;
         setId("arrivals");
-        setFixedCellSize(ROW_HEIGHT * scale);
+        setFixedCellSize(ROW_HEIGHT * person.scale());
         getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         TableColumn<Arrival, Arrival> add = column("add", 52, arrival -> String.valueOf(!chosen.contains(arrival)));
@@ -45,6 +46,7 @@ final class ArrivalTable extends TableView<Arrival> {
         number("segments", 80, Counts::segments);
         number("words", 80, Counts::words);
         column("note", 220, ArrivalTable::note);
+        ScaledColumns.of(this, person);
         setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.SPACE) {
                 toggleSelected();

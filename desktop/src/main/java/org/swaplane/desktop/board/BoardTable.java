@@ -33,6 +33,7 @@ import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.LanguageNames;
 import org.swaplane.desktop.text.ReviewedWords;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.theme.ScaledColumns;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackPlan;
 import org.swaplane.lane.TrackSummary;
@@ -95,6 +96,7 @@ final class BoardTable extends TreeTableView<BoardTable.Entry> {
         getColumns()
                 .add(column("words", 140, WordsCell::new, row -> String.format(Locale.ROOT, "%010.8f", row.done())));
         getColumns().add(column("next", 150, NextCell::new, row -> row.next().name()));
+        ScaledColumns.of(this, session.person());
         setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.ENTER) {
                 selectedRows().stream().findFirst().ifPresent(goOn);

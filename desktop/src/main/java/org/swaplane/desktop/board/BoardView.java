@@ -34,6 +34,7 @@ import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.LanguageField;
 import org.swaplane.desktop.text.LanguageNames;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.theme.TitleBar;
 import org.swaplane.lane.Track;
 
 /** Every track of the lane, what is done with several of them, and the place to drop whatever arrives. */
@@ -113,7 +114,7 @@ public final class BoardView implements View {
         List.of(table, intake, reread).forEach(each -> VBox.setVgrow(each, Priority.ALWAYS));
         language = new LanguageField("board-language", session.person().lastLanguages());
         bulk = bulk();
-        HBox bar = Controls.row(Controls.title("view.board"), filter, group, totals, choose, menu);
+        TitleBar bar = new TitleBar(session.person(), "view.board", Controls.row(filter, group, totals), choose, menu);
         node = Controls.styled(new VBox(bar, empty, intake, table, bulk, panel, reread), "view");
         session.intakes().property().addListener((property, before, now) -> showIntake());
         showIntake();
@@ -142,7 +143,6 @@ public final class BoardView implements View {
         due.setId("board-due");
         due.setPromptText(Strings.text("board.due"));
         due.setAccessibleText(Strings.text("board.due"));
-        due.setPrefWidth(140);
         due.setOnAction(event -> setDue());
         return Controls.wrapped(
                 selected,

@@ -55,7 +55,7 @@ final class IntakePanel extends VBox {
 
     IntakePanel(LaneSession session, FilePicker picker) {
         this.session = session;
-        this.table = new ArrivalTable(chosen, session.person().scale(), this::showAccept);
+        this.table = new ArrivalTable(chosen, session.person(), this::showAccept);
         this.foreign = new ForeignPanel(session, picker);
         this.choices = new IntakeChoices(session, picker, table::selected);
         this.document = new DocumentChoices(session);

@@ -5,7 +5,6 @@ import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
@@ -20,6 +19,9 @@ import org.swaplane.lane.TrackCounts;
 
 /** The chosen track: its timeline at full size, its counts, and what stands in its way. */
 final class TrackPanel extends VBox {
+    /** Left and right of what stands in it. */
+    private static final double EDGES = 34;
+
     private final LaneSession session;
     private final FilePicker picker;
     private final Label name = Controls.styled(new Label(), "heading");
@@ -45,14 +47,11 @@ final class TrackPanel extends VBox {
                 "small");
         change = Controls.styled(
                 Controls.button("show-reread", "document.change", () -> reread.accept(shown.track())), "small");
-        // Where there is little room, the languages give way first, then the counts.
-        languages.setWrapText(false);
-        counts.setWrapText(false);
-        languages.setMinWidth(0);
-        counts.setMinWidth(0);
-        name.setMinWidth(120);
-        HBox.setHgrow(languages, Priority.ALWAYS);
-        getChildren().addAll(Controls.row(name, languages, counts, versions, change, foreign), timeline, blockers);
+        List.of(name, languages, counts).forEach(each -> {
+            each.setWrapText(false);
+            each.maxWidthProperty().bind(widthProperty().subtract(EDGES));
+        });
+        getChildren().addAll(Controls.wrapped(name, languages, counts, versions, change, foreign), timeline, blockers);
     }
 
     void show(BoardModel.Row row) {

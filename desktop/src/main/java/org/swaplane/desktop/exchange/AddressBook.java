@@ -17,6 +17,7 @@ import org.swaplane.desktop.session.Contact;
 import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.theme.ScaledColumns;
 import org.swaplane.exchange.Rate;
 
 /** The people who get copies: name, mail, role, languages and rate, edited in the table. */
@@ -51,6 +52,7 @@ final class AddressBook extends VBox {
                 Contact::languages,
                 (of, text) -> new Contact(of.name(), of.mail(), of.role(), text, of.rate()));
         column("contacts.rate", Contact::rate, this::withRate);
+        ScaledColumns.of(table, person);
         VBox.setVgrow(table, Priority.ALWAYS);
         Button remove = Controls.button("remove-contact", "contacts.remove", this::remove);
         getChildren()

@@ -14,6 +14,7 @@ import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.WordsColumn;
+import org.swaplane.desktop.theme.ScaledColumns;
 import org.swaplane.exchange.DueTime;
 import org.swaplane.lane.Purpose;
 import org.swaplane.lane.Trip;
@@ -47,6 +48,7 @@ final class TripTable extends TableView<Trip> {
                 .map(back -> Strings.text("lanes.number", back.changesTaken()))
                 .orElse(""));
         column("code", 62, Trip::code);
+        ScaledColumns.of(this, session.person());
     }
 
     private void column(String key, double width, Function<Trip, String> words) {

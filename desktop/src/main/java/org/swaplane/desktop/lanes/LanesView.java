@@ -33,6 +33,7 @@ import org.swaplane.desktop.text.Dates;
 import org.swaplane.desktop.text.ReviewedWords;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.WordsColumn;
+import org.swaplane.desktop.theme.ScaledColumns;
 import org.swaplane.lane.LaneOverview;
 
 /** All lanes of the person as a table; beside it the form of a new one, or the person's settings. */
@@ -96,6 +97,7 @@ public final class LanesView extends StackPane {
         column("waits", 160, LanesView::waits);
         column("opened", 130, row -> Dates.minute(row.openedAt()))
                 .setComparator(Comparator.comparing(LanesModel.Row::openedAt));
+        ScaledColumns.of(table, model.person());
         table.setOnMouseClicked(event -> {
             if (event.getClickCount() == 2) {
                 openSelected();

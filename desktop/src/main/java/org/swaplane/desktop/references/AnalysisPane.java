@@ -25,6 +25,7 @@ import org.swaplane.desktop.session.Memories;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.WordsColumn;
+import org.swaplane.desktop.theme.ScaledColumns;
 import org.swaplane.memory.WordAnalysis;
 
 /** Words by band: a row for each file, and one for all; a number leads to its segments. */
@@ -93,6 +94,7 @@ final class AnalysisPane extends VBox {
                         row -> number(
                                 weighted(row).setScale(0, RoundingMode.HALF_UP).intValueExact()),
                         Comparator.comparing(this::weighted)));
+        ScaledColumns.of(table, session.person());
         VBox.setVgrow(table, Priority.ALWAYS);
         table.setMinHeight(LEAST_HEIGHT);
         report = Controls.button(

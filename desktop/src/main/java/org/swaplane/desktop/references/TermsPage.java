@@ -18,6 +18,7 @@ import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.desktop.text.WordsColumn;
+import org.swaplane.desktop.theme.ScaledColumns;
 import org.swaplane.lane.LaneTerms;
 import org.swaplane.terms.Term;
 import org.swaplane.terms.TermCandidates;
@@ -101,6 +102,7 @@ final class TermsPage extends VBox {
                         new WordsColumn<>("terms.column.forbidden", 130, Row::forbidden),
                         new WordsColumn<>("terms.explanation", 150, Row::explanation),
                         new WordsColumn<>("terms.column.list", 120, Row::origin)));
+        ScaledColumns.of(table, session.person());
         table.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> show(now));
         VBox.setVgrow(table, Priority.ALWAYS);
         targets.setOnAction(event -> save());

@@ -24,7 +24,6 @@ import org.swaplane.review.SegmentFilter;
 final class FilterBar extends HBox {
     private static final String FILTERED = "review.filter";
     private static final double WORDS = 160;
-    private static final double FILTERS = 150;
 
     private final LaneSession session;
     private final ReviewModel model;
@@ -54,7 +53,6 @@ final class FilterBar extends HBox {
         this.filter = Choice.of("review-filter", NamedFilter.all(session.person()), NamedFilter::name);
         this.panel = new FilterPanel(session.person(), List.copyOf(CheckIds.ALL), this::applyOwn);
         getStyleClass().add("row");
-        filter.setPrefWidth(FILTERS);
         filter.setValue(rememberedFilter());
         filter.setAccessibleText(Strings.text("review.filter"));
         panel.show(filter.getValue().filter());

@@ -16,7 +16,6 @@ import javafx.scene.control.SplitPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.ContextMenuEvent;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
@@ -35,6 +34,7 @@ import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Invisibles;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.desktop.theme.TitleBar;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.State;
 import org.swaplane.lane.TrackSnapshot;
@@ -153,13 +153,12 @@ public final class ReviewView implements View {
         }
     }
 
-    private HBox titleBar() {
+    private TitleBar titleBar() {
         details.setId("review-details");
         details.setFocusTraversable(false);
         details.setSelected(true);
         details.selectedProperty().addListener((property, before, shows) -> showDetails(shows));
-        HBox.setHgrow(filters, Priority.ALWAYS);
-        return Controls.row(Controls.title("view.review"), filters, read, Controls.whole(details), menu);
+        return new TitleBar(session.person(), "view.review", filters, read, Controls.whole(details), menu);
     }
 
     private void showDetails(boolean shows) {

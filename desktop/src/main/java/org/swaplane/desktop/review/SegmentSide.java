@@ -208,7 +208,7 @@ final class SegmentSide extends ScrollPane {
     /** The number, and the word for the mark. */
     private static Label heading(int index, TrackSnapshot track, Segment segment) {
         String state = LaneMark.words(track.state(index), segment.locked());
-        return Controls.styled(new Label(Strings.text("side.segment", index + 1, state)), "heading");
+        return Controls.styled(wrapped(Strings.text("side.segment", index + 1, state)), "heading");
     }
 
     private void readHistory(Shown of) {
