@@ -304,6 +304,35 @@ final class Journal {
                 moment.toString()));
     }
 
+    /** Keys of the segments of a version whose target or state was changed after a moment, until another. */
+    Set<String> changedBetween(int version, Instant after, Instant until) {
+        return Set.copyOf(database.query(
+                row -> row.getString(1),
+                "select distinct key from change join step on step.id = change.step"
+                        + " where track = ? and version = ? and undone = 0 and at > ? and at <= ?"
+                        + " and (target_before <> target_after or state_before <> state_after)",
+                track,
+                version,
+                after.toString(),
+                until.toString()));
+    }
+
+    /** Keys of the segments of a version whose text was last written, and last approved, by one and the same person. */
+    Set<String> approvedAlone(int version) {
+        return Set.copyOf(database.query(
+                row -> row.getString(1),
+                "with here as (select change.rowid id, key, who, target_before, target_after, state_before, state_after"
+                        + " from change join step on step.id = change.step"
+                        + " where track = ? and version = ? and undone = 0),"
+                        + " written as (select key, who, max(id) from here where target_before <> target_after group by key),"
+                        + " approved as (select key, who, max(id) from here where state_after in ('REVIEWED', 'FINAL')"
+                        + " group by key)"
+                        + " select written.key from written join approved on written.key = approved.key"
+                        + " and written.who = approved.who",
+                track,
+                version));
+    }
+
     /** Keys of the segments of a version that somebody changed, by a part of the name. */
     Set<String> changedBy(int version, String who) {
         return Set.copyOf(database.query(

@@ -31,6 +31,7 @@ public final class Lane implements AutoCloseable {
     private final TripStore trips;
     private final FindingStore findings;
     private final ProofStore proofs;
+    private final ReleaseStore releases;
     private final SegmentNotes notes;
     private final References references;
     private final ReferenceFiles referenceFiles;
@@ -51,6 +52,7 @@ public final class Lane implements AutoCloseable {
         trips = new TripStore(database, files, clock, writer);
         findings = new FindingStore(database, clock, writer, references);
         proofs = new ProofStore(database, clock, writer);
+        releases = new ReleaseStore(database, clock, writer);
         notes = new SegmentNotes(database, clock, writer);
         tracks = new TrackStore(
                 folder.path(), database, files, formats, settings, writer, clock, List.of(trips, findings, notes));
@@ -107,6 +109,7 @@ public final class Lane implements AutoCloseable {
         }
         try {
             folder.make();
+            Packaging.tidy(folder.path());
             return new Lane(
                     folder, formats, clock, lock, new Database(folder.path().resolve(DATABASE), true));
         } catch (IOException | RuntimeException e) {
@@ -196,6 +199,11 @@ public final class Lane implements AutoCloseable {
 
     public ProofStore proofs() {
         return proofs;
+    }
+
+    /** What was released, and what was waived for it. */
+    public ReleaseStore releases() {
+        return releases;
     }
 
     /** The forms that review copies can have. */

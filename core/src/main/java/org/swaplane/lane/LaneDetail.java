@@ -20,7 +20,9 @@ public enum LaneDetail {
     /** Seconds. */
     IDLE_LIMIT_SECONDS("60"),
     /** Conditions of a release that must be met here, by their ids, parted by spaces. */
-    RELEASE_CONDITIONS(String.join(" ", Gate.OPTIONAL)),
+    RELEASE_CONDITIONS(String.join(" ", Gate.USUAL)),
+    /** What the client wants to get, as {@link org.swaplane.release.ReleaseOptions#parse} reads it. */
+    RELEASE_OPTIONS(""),
     /** How much words count by their match, as {@link org.swaplane.memory.WordWeights#parse} reads it. */
     WORD_WEIGHTS("context=0 repetition=0 crossFileRepetition=0 100=0 95-99=30 85-94=60 75-84=80"),
     /** What empty targets of new files begin with, a word of {@link NewTargets}. */

@@ -18,6 +18,7 @@ import org.swaplane.format.DocumentOptions;
 import org.swaplane.memory.WordWeights;
 import org.swaplane.pseudo.PseudoSettings;
 import org.swaplane.release.FileNaming;
+import org.swaplane.release.ReleaseOptions;
 
 /** The settings of one lane, read once when it is opened. Reading them waits for nothing; setting them is a change like any other. */
 public final class LaneSettings {
@@ -112,6 +113,28 @@ public final class LaneSettings {
         return Set.of(detail(LaneDetail.RELEASE_CONDITIONS).strip().split("\\s+"));
     }
 
+    /** What the client wants to get. */
+    public ReleaseOptions releaseOptions() {
+        String written = detail(LaneDetail.RELEASE_OPTIONS);
+        return written.isEmpty() ? ReleaseOptions.DEFAULT : ReleaseOptions.parse(written);
+    }
+
+    /**
+     * Sets what the client wants to get.
+     *
+     * @throws CannotProceedException when a pattern gives no name; what was set before stays
+     */
+    public CompletableFuture<Void> setReleaseOptions(ReleaseOptions options) {
+        for (ReleaseOptions.Output each : options.outputs()) {
+            if (!each.names().isEmpty()) {
+                new FileNaming(each.names()).name("sample.xlf", FileNaming.SAMPLE);
+            }
+            new FileNaming(each.folders()).folder("sample.xlf", FileNaming.SAMPLE);
+        }
+        new FileNaming(options.packageName()).name("", FileNaming.SAMPLE);
+        return set(LaneDetail.RELEASE_OPTIONS, options.toJson());
+    }
+
     /** How much words count here by their match. */
     public WordWeights wordWeights() {
         return WordWeights.parse(detail(LaneDetail.WORD_WEIGHTS)).orElse(WordWeights.NONE);
@@ -190,7 +213,7 @@ public final class LaneSettings {
         return get(NAMING).map(FileNaming::new).orElse(FileNaming.DEFAULT);
     }
 
-    CompletableFuture<Void> setNaming(FileNaming naming) {
+    public CompletableFuture<Void> setNaming(FileNaming naming) {
         return set(NAMING, naming.pattern());
     }
 

@@ -25,7 +25,8 @@ final class Migrations {
             "8-source-versions",
             "9-trip-rate",
             "10-origins",
-            "11-notes");
+            "11-notes",
+            "12-releases");
 
     /** Columns that the tables did not have before lanes were numbered. */
     private static final List<String> UNNUMBERED = List.of(

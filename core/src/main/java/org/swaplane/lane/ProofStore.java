@@ -12,7 +12,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.swaplane.proof.DryRunResult;
 import org.swaplane.proof.Proof;
 
-/** The last dry run of each track, and the receipts of what was released. */
+/** The last dry run of each track. */
 public final class ProofStore {
     private final Database database;
     private final Clock clock;
@@ -95,9 +95,6 @@ public final class ProofStore {
     private static String identity(Proof.Detail detail) {
         return detail.phrase().key() + detail.phrase().writtenArguments();
     }
-
-    /** A file that was released. */
-    public record Receipt(Instant at, String who, String file, String sha256, String overrideReason, String receipt) {}
 
     /** Remembers a dry run of this version of a track in place of the one before. */
     void remember(Track track, String version, DryRunResult result) {
@@ -183,39 +180,5 @@ public final class ProofStore {
             transaction.tell(listener -> listener.proven(track));
             return null;
         });
-    }
-
-    void released(Track track, Receipt receipt) {
-        LaneWriter.await(writer.submit(transaction -> {
-            insert(track, receipt);
-            transaction.tell(listener -> listener.released(track));
-            return null;
-        }));
-    }
-
-    private void insert(Track track, Receipt receipt) {
-        database.update(
-                "insert into receipt (track, at, who, file, sha256, override_reason, receipt) values (?, ?, ?, ?, ?, ?, ?)",
-                track.id(),
-                receipt.at().toString(),
-                receipt.who(),
-                receipt.file(),
-                receipt.sha256(),
-                receipt.overrideReason(),
-                receipt.receipt());
-    }
-
-    /** Newest first. */
-    public List<Receipt> receipts(Track track) {
-        return database.query(
-                row -> new Receipt(
-                        Instant.parse(row.getString(1)),
-                        row.getString(2),
-                        row.getString(3),
-                        row.getString(4),
-                        row.getString(5),
-                        row.getString(6)),
-                "select at, who, file, sha256, override_reason, receipt from receipt where track = ? order by id desc",
-                track.id());
     }
 }

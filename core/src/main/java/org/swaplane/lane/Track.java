@@ -215,6 +215,16 @@ public final class Track {
         return journal.changedBy(version.number(), who);
     }
 
+    /** Keys of the segments whose text was last written, and last approved, by one and the same person. */
+    Set<String> approvedAlone() {
+        return journal.approvedAlone(version.number());
+    }
+
+    /** Keys of the segments that were changed between two moments, the first not included. */
+    Set<String> changedBetween(Instant after, Instant until) {
+        return journal.changedBetween(version.number(), after, until);
+    }
+
     /** When and how long somebody was at a segment, oldest first. */
     public List<Visit> visits(String key) {
         return journal.visits(version.number(), key);

@@ -1,15 +1,24 @@
 package org.swaplane.release;
 
+import java.util.Arrays;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.swaplane.task.CannotProceedException;
 
 /** The pattern that names of written files are made by: {@code {name}_{target}.{ext}} and the like. */
 public record FileNaming(String pattern) {
     /** Values to try a pattern with. */
-    public static final Map<String, String> SAMPLE =
-            Map.of("source", "en-GB", "target", "de-DE", "lane", "Lane", "initials", "ML", "date", "2026-12-31");
+    public static final Map<String, String> SAMPLE = Map.of(
+            "source", "en-GB",
+            "target", "de-DE",
+            "lane", "Lane",
+            "initials", "ML",
+            "date", "2026-12-31",
+            "version", "1",
+            "release", "1",
+            "path", "texts/web");
 
     public static final FileNaming DEFAULT = new FileNaming("{name}_{target}.{ext}");
 
@@ -23,9 +32,29 @@ public record FileNaming(String pattern) {
      * @throws CannotProceedException when the pattern names a field that there is not, or gives no file name
      */
     public String name(String original, Map<String, String> fields) {
+        String result = plain(filled(original, fields));
+        if (result.isEmpty()) {
+            throw new CannotProceedException(pattern, "problem.pattern-empty");
+        }
+        return result;
+    }
+
+    /**
+     * The folder for a file, its parts with {@code /} between them; empty for none. It never leads out of where it begins.
+     *
+     * @throws CannotProceedException when the pattern names a field that there is not
+     */
+    public String folder(String original, Map<String, String> fields) {
+        return Arrays.stream(filled(original, fields).split("/"))
+                .map(FileNaming::plain)
+                .filter(part -> !part.isEmpty())
+                .collect(Collectors.joining("/"));
+    }
+
+    private String filled(String original, Map<String, String> fields) {
         int dot = original.lastIndexOf('.');
         Matcher matcher = FIELD.matcher(pattern);
-        StringBuilder name = new StringBuilder();
+        StringBuilder filled = new StringBuilder();
         while (matcher.find()) {
             String value =
                     switch (matcher.group(1)) {
@@ -36,13 +65,14 @@ public record FileNaming(String pattern) {
             if (value == null) {
                 throw new CannotProceedException(pattern, "problem.pattern-field", matcher.group());
             }
-            matcher.appendReplacement(name, Matcher.quoteReplacement(value));
+            matcher.appendReplacement(filled, Matcher.quoteReplacement(value));
         }
-        matcher.appendTail(name);
-        String result = FORBIDDEN.matcher(name.toString()).replaceAll("-").strip();
-        if (result.isEmpty() || result.matches("\\.+")) {
-            throw new CannotProceedException(pattern, "problem.pattern-empty");
-        }
-        return result;
+        return matcher.appendTail(filled).toString();
+    }
+
+    /** Without what file systems do not allow; empty where nothing is left, or dots only. */
+    private static String plain(String name) {
+        String result = FORBIDDEN.matcher(name).replaceAll("-").strip();
+        return result.matches("\\.+") ? "" : result;
     }
 }

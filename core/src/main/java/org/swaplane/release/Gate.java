@@ -5,48 +5,56 @@ import static org.swaplane.wording.Wording.text;
 import java.util.List;
 import java.util.Set;
 
-/** The conditions that must hold before a file is released. */
-public record Gate(List<Condition> conditions) {
-    /** Conditions that a lane may do without, by their ids; that the target file reads back is always asked. */
-    public static final List<String> OPTIONAL = List.of("dry-run", "away", "findings", "reviewed");
+/**
+ * The conditions that must hold before a file is released.
+ *
+ * @param remarks what is to be known before, and keeps nothing back
+ */
+public record Gate(List<Condition> conditions, List<String> remarks) {
+    /** Conditions that a lane may ask for, by their ids, in the order in which work meets them. */
+    public static final List<String> OPTIONAL = List.of(
+            "dry-run", "away", "translated", "errors", "findings", "spelling", "reviewed", "second-person", "final");
+
+    /** Those that are asked for where nobody says otherwise. */
+    public static final List<String> USUAL = List.of("dry-run", "away", "findings", "reviewed");
+
+    /** Conditions that are always asked for: no lane may do without them. */
+    public static final List<String> ALWAYS = List.of("write-back", "structure", "signature");
 
     public Gate {
         conditions = List.copyOf(conditions);
+        remarks = List.copyOf(remarks);
     }
 
     /** One condition; {@code id} also names its sentences. */
-    public record Condition(String id, boolean holds, String message) {}
+    public record Condition(String id, boolean holds, String message) {
+        /** One that holds where there is none of something. */
+        public static Condition none(String id, int count) {
+            return said(id, count == 0, count);
+        }
 
-    /**
-     * The gate of one track.
-     *
-     * @param openFindings findings that nobody set aside or mended
-     * @param unreviewed segments that are neither locked nor reviewed
-     * @param away copies that went out and have not come back
-     * @param dryRunPassed the dry run passed for this version of the file
-     * @param writeBack what is wrong with the file as it would be written, empty when nothing is
-     */
-    public static Gate of(int openFindings, int unreviewed, int away, boolean dryRunPassed, String writeBack) {
-        return new Gate(List.of(
-                condition("dry-run", dryRunPassed),
-                condition("away", away == 0, away),
-                condition("findings", openFindings == 0, openFindings),
-                condition("reviewed", unreviewed == 0, unreviewed),
-                condition("write-back", writeBack.isEmpty(), writeBack)));
-    }
+        /** One that holds where nothing is wrong. */
+        public static Condition right(String id, String wrong) {
+            return said(id, wrong.isEmpty(), wrong);
+        }
 
-    private static Condition condition(String id, boolean holds, Object... arguments) {
-        return new Condition(id, holds, text("gate." + id + (holds ? ".held" : ".open"), arguments));
-    }
+        public static Condition of(String id, boolean holds) {
+            return said(id, holds);
+        }
 
-    /** The same without the conditions that nobody asks for. */
-    public Gate asking(Set<String> required) {
-        return new Gate(conditions.stream()
-                .filter(condition -> !OPTIONAL.contains(condition.id()) || required.contains(condition.id()))
-                .toList());
+        private static Condition said(String id, boolean holds, Object... arguments) {
+            return new Condition(id, holds, text("gate." + id + (holds ? ".held" : ".open"), arguments));
+        }
     }
 
     public boolean holds() {
         return conditions.stream().allMatch(Condition::holds);
+    }
+
+    /** Those that are not met, without those that somebody waived. */
+    public List<Condition> open(Set<String> waived) {
+        return conditions.stream()
+                .filter(condition -> !condition.holds() && !waived.contains(condition.id()))
+                .toList();
     }
 }

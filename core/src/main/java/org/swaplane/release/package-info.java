@@ -1,4 +1,4 @@
 /**
- * Letting the result go: names of files, the gate, and the receipt. Entry type: {@link org.swaplane.release.Gate}.
+ * Letting results go: conditions, what leaves in which form under which name, and the list that goes along. Entry type: {@link org.swaplane.release.Gate}.
  */
 package org.swaplane.release;

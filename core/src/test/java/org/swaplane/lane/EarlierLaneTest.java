@@ -27,7 +27,6 @@ import org.swaplane.content.Content;
 import org.swaplane.document.State;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.task.CannotProceedException;
-import org.swaplane.task.Progress;
 
 /** Lanes that earlier versions wrote open with everything in them. */
 class EarlierLaneTest {
@@ -117,7 +116,7 @@ class EarlierLaneTest {
     void decisionsAboutFindingsHoldByWhatWasFound() throws IOException {
         try (Lane lane = open()) {
             TrackSnapshot now = lane.tracks().get(0).now();
-            List<Finding> findings = new Delivery(lane, lane.references().checks()).findings(now, Progress.NONE);
+            List<Finding> findings = new OneRelease(lane, lane.references().checks()).findings(now);
             Decisions decisions = lane.findings().of(now.track());
 
             assertThat(findings)
@@ -142,9 +141,9 @@ class EarlierLaneTest {
                     .isPresent());
             assertThat(lane.proofs().lastDryRun(now.track())).isPresent();
             assertThat(new Proving(lane).isCurrent(now.track())).isTrue();
-            assertThat(lane.proofs().receipts(now.track()))
-                    .extracting(ProofStore.Receipt::overrideReason)
-                    .containsExactly("agreed by telephone");
+            Release release = lane.releases().last(now.track()).orElseThrow();
+            assertThat(release.reason()).isEqualTo("agreed by telephone");
+            assertThat(lane.releases().files(release)).hasSize(1);
         }
     }
 

@@ -268,9 +268,8 @@ class LaneStormTest {
         }
 
         private void release(Progress progress) throws IOException {
-            Delivery delivery = new Delivery(lane, CheckRun.ofAllChecks());
-            TrackSnapshot now = file.now();
-            delivery.release(now, delivery.gate(now, progress), "in a storm", progress);
+            OneRelease delivery = new OneRelease(lane, CheckRun.ofAllChecks());
+            delivery.release(file, "in a storm");
         }
 
         private Progress cancelledAfter(int calls) {

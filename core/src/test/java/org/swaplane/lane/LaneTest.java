@@ -177,25 +177,25 @@ class LaneTest {
 
     @Test
     void aFindingSetAsideStaysSoUntilItsTextChanges() throws IOException {
-        Delivery delivery = new Delivery(lane, CheckRun.ofAllChecks());
-        Finding finding = delivery.findings(track.now(), Progress.NONE).get(0);
-        int open = delivery.findings(track.now(), Progress.NONE).size();
+        OneRelease delivery = new OneRelease(lane, CheckRun.ofAllChecks());
+        Finding finding = delivery.findings(track.now()).get(0);
+        int open = delivery.findings(track.now()).size();
 
         LaneWriter.await(
                 lane.findings().setAside(track, finding, SetAside.Scope.FINDING, "agreed with the client", "Mara"));
         reopen();
-        delivery = new Delivery(lane, CheckRun.ofAllChecks());
+        delivery = new OneRelease(lane, CheckRun.ofAllChecks());
 
-        assertThat(lane.findings().of(track).open(delivery.findings(track.now(), Progress.NONE)))
+        assertThat(lane.findings().of(track).open(delivery.findings(track.now())))
                 .hasSize(open - 1);
         work.type("Mara", finding.segment(), translated("ganz anders um 13:00 Uhr"));
-        assertThat(lane.findings().of(track).open(delivery.findings(track.now(), Progress.NONE)))
+        assertThat(lane.findings().of(track).open(delivery.findings(track.now())))
                 .anyMatch(each -> each.segment() == finding.segment());
     }
 
     @Test
     void aDecisionHoldsForItsScopeAndCanBeTakenBack() throws IOException {
-        List<Finding> findings = new Delivery(lane, CheckRun.ofAllChecks()).findings(track.now(), Progress.NONE);
+        List<Finding> findings = new OneRelease(lane, CheckRun.ofAllChecks()).findings(track.now());
         Finding same = findings.stream()
                 .filter(each -> each.check().equals("same-as-source"))
                 .findFirst()
@@ -222,7 +222,7 @@ class LaneTest {
         lane.references().keepTermList(Source.of("terms.csv", terms));
         reopen();
         CheckRun checks = lane.references().checks();
-        List<Finding> found = new Delivery(lane, checks).findings(track.now(), Progress.NONE);
+        List<Finding> found = new OneRelease(lane, checks).findings(track.now());
         LaneWriter.await(lane.findings().setAside(track, found.get(0), SetAside.Scope.FINDING, "agreed", "Mara"));
         Path html = folder.resolve("checks.html");
         Path book = folder.resolve("checks.xlsx");

@@ -135,7 +135,7 @@ class NotesInFilesTest {
     void theyAreReleasedOnlyWhereTheLaneSaysSo() throws IOException {
         Track track = take("plain.xlf", XLIFF_12.formatted("<trans-unit id=\"1\"><source>Pier</source></trans-unit>"));
         note(track, 0, "Which pier?");
-        Delivery delivery = new Delivery(lane, CheckRun.ofAllChecks());
+        OneRelease delivery = new OneRelease(lane, CheckRun.ofAllChecks());
 
         assertThat(released(delivery, track)).doesNotContain("Which pier?");
         lane.settings().set(LaneDetail.NOTES_IN_FILES, "true");
@@ -145,10 +145,8 @@ class NotesInFilesTest {
         assertThat(released(delivery, track)).doesNotContain("Which pier?");
     }
 
-    private static String released(Delivery delivery, Track track) throws IOException {
-        ProofStore.Receipt receipt =
-                delivery.release(track.now(), delivery.gate(track.now(), Progress.NONE), "for a test", Progress.NONE);
-        return Files.readString(delivery.target(track).resolveSibling(receipt.file()));
+    private static String released(OneRelease delivery, Track track) throws IOException {
+        return Files.readString(delivery.release(track, "for a test"));
     }
 
     @ParameterizedTest(name = "{0}")

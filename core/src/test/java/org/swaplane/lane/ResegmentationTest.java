@@ -197,7 +197,7 @@ class ResegmentationTest {
                         lane.trackStore().options(track),
                         folder.resolve("pseudo.html"),
                         Progress.NONE);
-        Gate gate = new Delivery(lane, CheckRun.ofAllChecks()).gate(track.now(), Progress.NONE);
+        Gate gate = new OneRelease(lane, CheckRun.ofAllChecks()).gate(track);
 
         assertThat(proven.verdict()).isEqualTo(Proof.Verdict.PASS);
         assertThat(gate.conditions())

@@ -62,8 +62,8 @@ class TrackPlanTest {
     void theResultLiesInTheFolderOfTheClientsFile() throws IOException {
         Track track = takeIn("web/help", "de-DE");
 
-        assertThat(folder.relativize(new Delivery(lane, CheckRun.ofAllChecks()).target(track)))
-                .isEqualTo(Path.of("out", "web", "help", "page_de-DE.html"));
+        assertThat(new OneRelease(lane, CheckRun.ofAllChecks()).release(track, "a look"))
+                .isEqualTo(folder.resolve(Path.of("out", "release-1", "web", "help", "page_de-DE.html")));
     }
 
     @Test

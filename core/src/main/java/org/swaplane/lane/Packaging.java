@@ -1,0 +1,538 @@
+package org.swaplane.lane;
+
+import static org.swaplane.wording.Wording.text;
+
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import java.util.zip.ZipOutputStream;
+import org.swaplane.document.Fingerprint;
+import org.swaplane.format.NewFile;
+import org.swaplane.format.Source;
+import org.swaplane.release.FileNaming;
+import org.swaplane.release.Gate;
+import org.swaplane.release.ReleaseForm;
+import org.swaplane.release.ReleaseManifest;
+import org.swaplane.release.ReleaseOptions;
+import org.swaplane.release.ReleasedFile;
+import org.swaplane.report.Cell;
+import org.swaplane.report.Report;
+import org.swaplane.report.ReportForm;
+import org.swaplane.task.CancelledException;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
+
+/**
+ * Releases tracks in one step: everything is written beside, read again and compared with what stands in the lane, and then the
+ * whole package is moved to its place, or nothing is.
+ */
+public final class Packaging {
+    private static final String OUT = "out";
+    private static final String STAGING = ".release-";
+
+    private final Lane lane;
+    private final ReleaseConditions conditions;
+    private final TrackOutput output;
+
+    public Packaging(Lane lane, ReleaseConditions conditions) {
+        this.lane = lane;
+        this.conditions = conditions;
+        this.output = new TrackOutput(lane);
+    }
+
+    /**
+     * A file that will be written.
+     *
+     * @param path in the package
+     */
+    public record Planned(Track track, ReleaseForm form, String path) {}
+
+    /** A track at the moment that is released, and how it stood then. */
+    private record Chosen(TrackSnapshot snapshot, Gate gate) {}
+
+    private record Written(Planned planned, TrackSnapshot snapshot, ReleasedFile file) {}
+
+    /**
+     * The files that a release would have, in its order.
+     *
+     * @throws CannotProceedException when two of them would be called the same, or a pattern gives no name
+     */
+    public List<Planned> plan(List<Track> tracks, ReleaseOptions options) {
+        int number = lane.releases().nextNumber();
+        List<Planned> all = new ArrayList<>();
+        Map<String, Planned> byPath = new HashMap<>();
+        if (options.manifest() != ReleaseOptions.Manifest.NONE) {
+            byPath.put(ReleaseManifest.name(options.manifest()), null);
+        }
+        for (Track track : tracks) {
+            Map<String, String> fields = fields(track, options, number);
+            for (ReleaseOptions.Output form : options.outputs()) {
+                String original = form.form().named(track.name());
+                String folder = new FileNaming(form.folders()).folder(original, fields);
+                String name = (form.names().isEmpty() ? lane.settings().naming() : new FileNaming(form.names()))
+                        .name(original, fields);
+                Planned planned = new Planned(track, form.form(), folder.isEmpty() ? name : folder + '/' + name);
+                // Some file systems do not tell cases apart.
+                String key = planned.path().toLowerCase(Locale.ROOT);
+                if (byPath.containsKey(key)) {
+                    Planned other = byPath.get(key);
+                    throw new CannotProceedException(
+                            planned.path(),
+                            "problem.release-same-name",
+                            other == null ? planned.path() : placed(other.track()),
+                            placed(track));
+                }
+                byPath.put(key, planned);
+                all.add(planned);
+            }
+        }
+        return all;
+    }
+
+    private static String placed(Track track) {
+        String folder = track.plan().folder();
+        return (folder.isEmpty() ? "" : folder + '/') + track.name() + " ("
+                + track.summary().targetLanguage() + ')';
+    }
+
+    private Map<String, String> fields(Track track, ReleaseOptions options, int number) {
+        Map<String, String> fields = new HashMap<>(fields(number));
+        fields.put("path", track.plan().folder());
+        fields.put("source", options.code(track.summary().sourceLanguage()));
+        fields.put("target", options.code(track.summary().targetLanguage()));
+        fields.put("version", String.valueOf(track.version().number()));
+        return fields;
+    }
+
+    private Map<String, String> fields(int number) {
+        return Map.of(
+                "lane",
+                lane.name(),
+                "initials",
+                lane.settings().initials(),
+                "date",
+                LocalDate.ofInstant(lane.clock().instant(), ZoneOffset.UTC).toString(),
+                "release",
+                String.valueOf(number));
+    }
+
+    /** What keeps these tracks from being released, by track: what is not met and not waived. */
+    public Map<Track, List<Gate.Condition>> open(List<Track> tracks, Progress progress) throws IOException {
+        Map<Long, Map<String, Release.Waiver>> waivers = lane.releases().waivers();
+        Map<Track, List<Gate.Condition>> open = new LinkedHashMap<>();
+        List<Gate> gates = inParallel(tracks, track -> conditions.of(track, Progress.NONE), progress);
+        for (int i = 0; i < tracks.size(); i++) {
+            Track track = tracks.get(i);
+            List<Gate.Condition> here =
+                    gates.get(i).open(waivers.getOrDefault(track.id(), Map.of()).keySet());
+            if (!here.isEmpty()) {
+                open.put(track, here);
+            }
+        }
+        return open;
+    }
+
+    /**
+     * Releases tracks as they stand now.
+     *
+     * @param reason why it goes although conditions are not met; empty when they are met or waived
+     * @throws CannotProceedException when one is not and no reason is given, or a file does not read back; then nothing is written
+     */
+    public Release release(List<Track> tracks, ReleaseOptions options, String reason, Progress progress)
+            throws IOException {
+        synchronized (lane.releases()) {
+            if (tracks.isEmpty()) {
+                throw new CannotProceedException(lane.name(), "problem.release-nothing");
+            }
+            List<Planned> plan = plan(tracks, options);
+            Map<Long, Map<String, Release.Waiver>> waivers = lane.releases().waivers();
+            Map<Track, Chosen> chosen = chosen(tracks, waivers, reason, progress);
+            Path staging = lane.folder().resolve(OUT).resolve(STAGING + UUID.randomUUID());
+            Files.createDirectory(staging);
+            try {
+                return release(plan, chosen, options, waivers, reason.strip(), staging, progress);
+            } finally {
+                delete(staging);
+            }
+        }
+    }
+
+    private Map<Track, Chosen> chosen(
+            List<Track> tracks, Map<Long, Map<String, Release.Waiver>> waivers, String reason, Progress progress)
+            throws IOException {
+        List<Chosen> all = inParallel(tracks, this::standing, progress);
+        Map<Track, Chosen> chosen = new LinkedHashMap<>();
+        List<String> held = new ArrayList<>();
+        for (int i = 0; i < tracks.size(); i++) {
+            Track track = tracks.get(i);
+            chosen.put(track, all.get(i));
+            all.get(i)
+                    .gate()
+                    .open(waivers.getOrDefault(track.id(), Map.of()).keySet())
+                    .forEach(condition -> held.add(placed(track) + ": " + condition.message()));
+        }
+        if (!held.isEmpty() && reason.isBlank()) {
+            throw new CannotProceedException(
+                    lane.name(),
+                    "problem.release-held",
+                    held.size(),
+                    held.stream().limit(3).collect(Collectors.joining("; ")));
+        }
+        return chosen;
+    }
+
+    /** A track and its conditions at one and the same moment. */
+    private Chosen standing(Track track) throws IOException {
+        for (int attempt = 0; attempt < 3; attempt++) {
+            long before = conditions.changes(track);
+            TrackSnapshot snapshot = track.now(Progress.NONE);
+            Gate gate = conditions.of(track, Progress.NONE);
+            if (conditions.changes(track) == before) {
+                return new Chosen(snapshot, gate);
+            }
+        }
+        TrackSnapshot snapshot = track.now(Progress.NONE);
+        return new Chosen(snapshot, conditions.of(snapshot, Progress.NONE));
+    }
+
+    private Release release(
+            List<Planned> plan,
+            Map<Track, Chosen> chosen,
+            ReleaseOptions options,
+            Map<Long, Map<String, Release.Waiver>> waivers,
+            String reason,
+            Path staging,
+            Progress progress)
+            throws IOException {
+        for (Planned planned : plan) {
+            Files.createDirectories(staging.resolve(planned.path()).getParent());
+        }
+        List<Written> written = inParallel(
+                plan, each -> written(each, chosen.get(each.track()).snapshot(), options, staging), progress);
+        progress.checkCancelled();
+        List<ReleasedFile> files = written.stream().map(Written::file).toList();
+        if (options.manifest() != ReleaseOptions.Manifest.NONE) {
+            NewFile.write(
+                    staging.resolve(ReleaseManifest.name(options.manifest())),
+                    false,
+                    out -> ReleaseManifest.write(options.manifest(), files, out));
+        }
+        int number = lane.releases().nextNumber();
+        String name = new FileNaming(options.packageName()).name("", fields(number));
+        Path place = options.packing() == ReleaseOptions.Packing.ZIP
+                ? zip(written, options, lane.free(OUT, name + ".zip"), staging)
+                : folder(lane.free(OUT, name), staging);
+        Instant now = lane.clock().instant();
+        Map<Track, Integer> segments = new HashMap<>();
+        chosen.forEach((track, each) -> segments.put(track, each.snapshot().size()));
+        Path receipt = lane.free(OUT, "release-" + number + ".receipt.html");
+        Release release = new Release(
+                number,
+                now,
+                lane.settings().person(),
+                place.getFileName().toString(),
+                Files.isDirectory(place) ? "" : Source.of(place).sha256(),
+                files.size(),
+                chosen.values().stream()
+                        .mapToInt(each -> each.snapshot().size())
+                        .sum(),
+                chosen.values().stream()
+                        .mapToInt(each -> words(each.snapshot()))
+                        .sum(),
+                reason,
+                receipt.getFileName().toString());
+        List<Release.Condition> asked = asked(chosen, waivers, reason);
+        Report page = receipt(release, chosen, files, asked);
+        NewFile.write(receipt, false, out -> ReportForm.HTML.write(page, out));
+        lane.releases()
+                .add(
+                        release,
+                        written.stream()
+                                .map(each -> new ReleaseStore.Entry(
+                                        each.planned().track().id(),
+                                        each.planned().track().version().number(),
+                                        each.file()))
+                                .toList(),
+                        asked,
+                        chosen.keySet());
+        remember(written, place, staging);
+        return release;
+    }
+
+    private Written written(Planned planned, TrackSnapshot track, ReleaseOptions options, Path staging)
+            throws IOException {
+        Path path = staging.resolve(planned.path());
+        String wrong = output.write(track, planned.form(), path, Progress.NONE);
+        if (!wrong.isEmpty()) {
+            throw new CannotProceedException(placed(planned.track()), "problem.not-released", wrong);
+        }
+        String folder = planned.track().plan().folder();
+        return new Written(
+                planned,
+                track,
+                new ReleasedFile(
+                        planned.path(),
+                        folder.isEmpty() ? track.name() : folder + '/' + track.name(),
+                        planned.form(),
+                        options.code(planned.track().summary().sourceLanguage()),
+                        options.code(planned.track().summary().targetLanguage()),
+                        track.size(),
+                        words(track),
+                        Files.size(path),
+                        Source.of(path).sha256()));
+    }
+
+    private static int words(TrackSnapshot track) {
+        return IntStream.range(0, track.size()).map(track::words).sum();
+    }
+
+    private static Path folder(Path place, Path staging) throws IOException {
+        Files.move(staging, place);
+        return place;
+    }
+
+    /** Writes the zip and reads it again: it must hold these files and no others. */
+    private Path zip(List<Written> written, ReleaseOptions options, Path place, Path staging) throws IOException {
+        Map<String, String> expected = new LinkedHashMap<>();
+        written.forEach(each -> expected.put(each.file().path(), each.file().sha256()));
+        if (options.manifest() != ReleaseOptions.Manifest.NONE) {
+            String name = ReleaseManifest.name(options.manifest());
+            expected.put(name, Source.of(staging.resolve(name)).sha256());
+        }
+        Path beside = staging.resolve(STAGING + "zip");
+        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(beside));
+                ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
+            for (String path : expected.keySet()) {
+                zip.putNextEntry(new ZipEntry(path));
+                Files.copy(staging.resolve(path), zip);
+                zip.closeEntry();
+            }
+        }
+        Map<String, String> found = new LinkedHashMap<>();
+        try (ZipFile zip = new ZipFile(beside.toFile(), StandardCharsets.UTF_8)) {
+            for (ZipEntry entry : zip.stream().toList()) {
+                found.put(
+                        entry.getName(),
+                        Fingerprint.sha256(zip.getInputStream(entry).readAllBytes()));
+            }
+        }
+        if (!found.equals(expected)) {
+            throw new CannotProceedException(place.toString(), "problem.not-released", text("gate.write-back.package"));
+        }
+        Files.move(beside, place);
+        return place;
+    }
+
+    private List<Release.Condition> asked(
+            Map<Track, Chosen> chosen, Map<Long, Map<String, Release.Waiver>> waivers, String reason) {
+        List<Release.Condition> asked = new ArrayList<>();
+        chosen.forEach((track, each) -> each.gate()
+                .conditions()
+                .forEach(condition -> asked.add(new Release.Condition(
+                        track.id(),
+                        condition.id(),
+                        condition.holds(),
+                        condition.holds() ? "" : reason(waivers, track, condition.id(), reason)))));
+        return asked;
+    }
+
+    private static String reason(
+            Map<Long, Map<String, Release.Waiver>> waivers, Track track, String condition, String otherwise) {
+        Release.Waiver waiver = waivers.getOrDefault(track.id(), Map.of()).get(condition);
+        return waiver == null ? otherwise : waiver.reason();
+    }
+
+    /** A bilingual file that the client edits and sends back is known again, and compared with what was delivered. */
+    private void remember(List<Written> written, Path place, Path staging) throws IOException {
+        String client = lane.settings().detail(LaneDetail.CLIENT);
+        SendRequest delivered =
+                SendRequest.of(client.isEmpty() ? lane.name() : client, Purpose.DELIVERY, SendRequest.Form.FILE);
+        Path files = Files.isDirectory(place) ? place : staging;
+        for (Written each : written) {
+            if (each.planned().form() == ReleaseForm.FILE && !each.snapshot().isDocument()) {
+                lane.trips()
+                        .sent(
+                                lane.trips().newCode(),
+                                each.planned().track(),
+                                delivered.people().get(0),
+                                delivered,
+                                Source.of(files.resolve(each.planned().path())),
+                                each.file().words());
+            }
+        }
+    }
+
+    private Report receipt(
+            Release release, Map<Track, Chosen> chosen, List<ReleasedFile> files, List<Release.Condition> asked) {
+        Report.Builder report = Report.titled(text("report.receipt.title", release.number(), lane.name()))
+                .fact(text("report.receipt.lane"), lane.name())
+                .fact(
+                        text("report.receipt.at"),
+                        release.at().truncatedTo(ChronoUnit.SECONDS).toString())
+                .fact(text("report.receipt.by"), release.who())
+                .fact(text("report.receipt.file"), release.place());
+        if (!release.sha256().isEmpty()) {
+            report.fact("SHA-256", Cell.of(release.sha256(), Cell.Tone.CODE));
+        }
+        report.fact(text("report.receipt.files"), Cell.of(release.files()))
+                .fact(text("report.receipt.segments"), Cell.of(release.segments()))
+                .fact(text("report.receipt.words"), Cell.of(release.words()));
+        if (!release.reason().isEmpty()) {
+            report.fact(text("report.receipt.waived"), Cell.of(release.reason(), Cell.Tone.BAD));
+        }
+        report.section(Report.Section.ofTable(
+                text("report.receipt.files"),
+                List.of(
+                        text("report.receipt.file"),
+                        text("report.receipt.original"),
+                        text("report.receipt.language"),
+                        text("report.receipt.words"),
+                        text("report.receipt.bytes"),
+                        "SHA-256"),
+                files.stream()
+                        .map(each -> List.of(
+                                Cell.of(each.path()),
+                                Cell.of(each.original()),
+                                Cell.of(each.targetLanguage()),
+                                Cell.of(each.words()),
+                                Cell.of(each.bytes()),
+                                Cell.of(each.sha256(), Cell.Tone.CODE)))
+                        .toList()));
+        Map<Long, Track> tracks = new TreeMap<>();
+        chosen.keySet().forEach(track -> tracks.put(track.id(), track));
+        report.section(Report.Section.ofTable(
+                text("report.receipt.conditions"),
+                List.of(
+                        text("report.receipt.file"),
+                        text("report.receipt.condition"),
+                        text("report.receipt.state"),
+                        text("report.receipt.reason")),
+                asked.stream()
+                        .map(each -> List.of(
+                                Cell.of(placed(tracks.get(each.track()))),
+                                Cell.of(text("gate." + each.id() + ".name")),
+                                each.met()
+                                        ? Cell.of(text("report.receipt.met"), Cell.Tone.GOOD)
+                                        : Cell.of(text("report.receipt.not-met"), Cell.Tone.BAD),
+                                Cell.of(each.reason())))
+                        .toList()));
+        List<String> originals = chosen.keySet().stream()
+                .map(track -> placed(track) + ": " + track.sha256())
+                .toList();
+        report.section(Report.Section.ofItems(text("report.receipt.original-sums"), originals));
+        List<String> setAside = chosen.values().stream().flatMap(this::setAside).toList();
+        if (!setAside.isEmpty()) {
+            report.section(Report.Section.ofItems(text("report.receipt.set-aside"), setAside));
+        }
+        return report.build();
+    }
+
+    private Stream<String> setAside(Chosen of) {
+        TrackSnapshot track = of.snapshot();
+        return lane.findings().of(track.track()).all().stream()
+                .map(each -> placed(track.track()) + ", " + place(track, each) + each.message() + " (" + each.reason()
+                        + ", " + each.who() + ")");
+    }
+
+    /** Number of the segment where it was found, in this file. */
+    private static String place(TrackSnapshot track, SetAside decision) {
+        OptionalInt index = track.index(decision.key());
+        return index.isPresent() ? index.getAsInt() + 1 + ": " : "";
+    }
+
+    /** Writes a file as it stands now into the lane's folder {@code preview}, over an earlier one, only to be looked at. */
+    public Path preview(TrackSnapshot track, Progress progress) throws IOException {
+        String planned = plan(List.of(track.track()), lane.settings().releaseOptions())
+                .get(0)
+                .path();
+        Path file = lane.folder().resolve("preview").resolve(Path.of(planned).getFileName());
+        Files.createDirectories(file.getParent());
+        NewFile.write(file, true, out -> track.write(out, progress));
+        return file;
+    }
+
+    /** Deletes what an interrupted release left. */
+    static void tidy(Path folder) throws IOException {
+        try (Stream<Path> files = Files.list(folder.resolve(OUT))) {
+            for (Path left : files.filter(each -> each.getFileName().toString().startsWith(STAGING))
+                    .toList()) {
+                delete(left);
+            }
+        }
+    }
+
+    private static void delete(Path folder) throws IOException {
+        if (Files.exists(folder)) {
+            try (Stream<Path> all = Files.walk(folder)) {
+                for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
+                    Files.deleteIfExists(each);
+                }
+            }
+        }
+    }
+
+    private interface Work<T, R> {
+        R on(T each) throws IOException;
+    }
+
+    /** On all processors, in the order of what is given; the first failure ends it. */
+    private static <T, R> List<R> inParallel(List<T> all, Work<T, R> work, Progress progress) throws IOException {
+        ExecutorService threads =
+                Executors.newFixedThreadPool(Math.max(1, Runtime.getRuntime().availableProcessors()));
+        try {
+            List<Future<R>> running = new ArrayList<>();
+            for (T each : all) {
+                running.add(threads.submit((Callable<R>) () -> {
+                    progress.checkCancelled();
+                    return work.on(each);
+                }));
+            }
+            List<R> results = new ArrayList<>();
+            for (Future<R> each : running) {
+                results.add(each.get());
+                progress.at(results.size(), all.size());
+            }
+            return results;
+        } catch (ExecutionException e) {
+            if (e.getCause() instanceof IOException failure) {
+                throw failure;
+            }
+            if (e.getCause() instanceof RuntimeException failure) {
+                throw failure;
+            }
+            throw new IllegalStateException(e.getCause());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new CancelledException();
+        } finally {
+            threads.shutdownNow();
+        }
+    }
+}
