@@ -30,6 +30,7 @@ import picocli.CommandLine.ScopeType;
             CheckCommand.class,
             ConvertCommand.class,
             MergeCommand.class,
+            PackageCommand.class,
             BackCommand.class,
             CompareCommand.class,
             UpdateCommand.class,

@@ -58,7 +58,7 @@ public final class ReleaseConditions implements LaneListener, AutoCloseable {
             return before;
         }
         long at = changes(track);
-        Gate gate = of(track.now(progress), progress);
+        Gate gate = read(track, progress);
         known.put(track, gate);
         if (changes(track) != at) {
             known.remove(track);
@@ -66,9 +66,18 @@ public final class ReleaseConditions implements LaneListener, AutoCloseable {
         return gate;
     }
 
-    /** Those of a track that have been looked at since something happened to it; null where they have not. */
-    Gate known(Track track) {
-        return known.get(track);
+    /** A file that cannot be read keeps back itself only. */
+    private Gate read(Track track, Progress progress) throws IOException {
+        try {
+            return of(track.now(progress), progress);
+        } catch (CannotProceedException e) {
+            return new Gate(List.of(Gate.Condition.right("write-back", e.getMessage())), List.of());
+        }
+    }
+
+    /** Whether a track was looked at since something happened to it. */
+    public boolean knows(Track track) {
+        return known.containsKey(track);
     }
 
     /** How much has happened to a track; the same as long as nothing does. */

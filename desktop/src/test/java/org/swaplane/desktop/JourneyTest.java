@@ -21,6 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.swaplane.check.Finding;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.demo.DemoReviewer;
+import org.swaplane.desktop.session.Releasing;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.ViewDescriptor;
 import org.swaplane.document.State;
@@ -88,12 +89,10 @@ class JourneyTest extends LaneWindow {
         reviewEverything();
 
         push(KeyCode.ALT, KeyCode.DIGIT6);
-        waitUntil(() -> session.releasing().gateProperty().get() != null
-                && session.releasing().gateProperty().get().holds()
-                && idle());
+        waitUntil(() -> session.releasing().rows().stream().allMatch(Releasing.Row::isReady) && idle());
         press("release");
-        waitUntil(() -> !session.lane().proofs().receipts(track()).isEmpty());
-        assertThat(folder.resolve("out").resolve("from client_de-DE.xlf"))
+        waitUntil(() -> !session.releasing().releases().isEmpty());
+        assertThat(folder.resolve("out").resolve("release-1").resolve("from client_de-DE.xlf"))
                 .content()
                 .contains("um 14:05 Uhr an Pier 3");
     }

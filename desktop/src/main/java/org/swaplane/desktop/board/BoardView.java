@@ -150,7 +150,7 @@ public final class BoardView implements View {
                         .run(tracks())),
                 Controls.button("bulk-send", "board.bulk.send", this::send),
                 Controls.button("bulk-release", "board.bulk.release", () -> session.releasing()
-                        .releaseAll(tracks())),
+                        .releaseReady(tracks())),
                 due,
                 language,
                 Controls.button("bulk-remove", "board.bulk.remove", () -> session.removal()
@@ -250,7 +250,7 @@ public final class BoardView implements View {
                 "next-step", "Alt+Enter", some, () -> goOn(table.selectedRows().get(0)));
         commands.add("bulk-dry-run", "", some, () -> session.dryRuns().run(tracks()));
         commands.add("bulk-send", "", some, this::send);
-        commands.add("bulk-release", "", some, () -> session.releasing().releaseAll(tracks()));
+        commands.add("bulk-release", "", some, () -> session.releasing().releaseReady(tracks()));
         commands.add("bulk-due", "", some, due::requestFocus);
         commands.add("bulk-no-due", "", some, this::clearDue);
         commands.add("bulk-remove", "", some, () -> session.removal().remove(tracks()));

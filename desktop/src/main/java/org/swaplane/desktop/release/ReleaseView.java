@@ -1,15 +1,23 @@
 package org.swaplane.desktop.release;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.BooleanSupplier;
+import javafx.beans.Observable;
+import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.SplitPane;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.LaneSession;
@@ -20,95 +28,150 @@ import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.MessageBar;
 import org.swaplane.desktop.shell.View;
 import org.swaplane.desktop.shell.ViewDescriptor;
+import org.swaplane.desktop.text.Choice;
 import org.swaplane.desktop.text.Controls;
+import org.swaplane.desktop.text.LanguageNames;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.release.Gate;
+import org.swaplane.desktop.theme.TitleBar;
+import org.swaplane.lane.Track;
 
-/** The gate as a list that turns from open to held, the file that will be written, and the receipts. */
+/** All tracks against their conditions, what leaves in which form, and what was released. */
 public final class ReleaseView implements View {
     public static final ViewDescriptor DESCRIPTOR = new ViewDescriptor(
             ViewId.RELEASE, session -> 0, context -> new ReleaseView(context.session(), context.opener()));
 
-    private static final double WORD = 84;
+    private static final String ALL_LANGUAGES = "";
 
     private final LaneSession session;
-    private final VBox conditions = Controls.styled(new VBox(), "proofs");
-    private final Label file = Controls.styled(new Label(), "code");
-    private final TextField reason = new TextField();
-    private final TextField naming = new TextField();
-    private final Button release;
-    private final ReceiptTable receipts;
     private final FileOpener opener;
-    private final VBox override;
+    private final ReleaseTable table;
+    private final ConditionsPane conditions;
+    private final OptionsPane options;
+    private final ReleasesPane releases;
+    private final ComboBox<String> language;
+    private final Label ready = Controls.quiet("");
+    private final Button release;
+    private final Button anyway;
+    private final TextField reason = new TextField();
+    private final Label empty = Controls.styled(new Label(Strings.text("release.no-tracks")), "empty");
     private final VBox node;
+    private final SplitPane split;
     private final CommandMenu menu = new CommandMenu();
+    private final Map<String, ToggleButton> parts = new LinkedHashMap<>();
 
     public ReleaseView(LaneSession session, FileOpener opener) {
         this.session = session;
         this.opener = opener;
-        this.receipts = new ReceiptTable(session.lane().folder());
-        this.release = Controls.primary("release", "release.write", this::release);
+        this.table = new ReleaseTable(session);
+        this.conditions = new ConditionsPane(session);
+        this.options = new OptionsPane(session);
+        this.releases = new ReleasesPane(session, opener);
+        this.language = Choice.of(
+                "release-language",
+                List.of(ALL_LANGUAGES),
+                code -> code.isEmpty() ? Strings.text("release.all-languages") : LanguageNames.withCode(code));
+        language.setAccessibleText(Strings.text("release.language"));
+        language.setOnAction(event -> showRows());
+        ready.setWrapText(false);
+        release = Controls.primary("release", "release.write", this::releaseReady);
+        anyway = Controls.button("release-anyway", "release.write-anyway", this::releaseAnyway);
         reason.setId("override-reason");
         reason.setPromptText(Strings.text("release.reason"));
-        reason.setPrefWidth(420);
-        reason.textProperty().addListener((property, before, now) -> showButton());
-        reason.setOnAction(event -> release());
-        file.setWrapText(true);
-        naming.setId("naming");
-        naming.setAccessibleText(Strings.text("release.naming"));
-        naming.setPrefWidth(260);
-        naming.setOnAction(
-                event -> session.releasing().setNaming(naming.getText().strip()));
-        naming.focusedProperty().addListener((property, before, focused) -> {
-            if (!focused
-                    && session.track() != null
-                    && !naming.getText().strip().equals(session.releasing().naming())) {
-                session.releasing().setNaming(naming.getText().strip());
-            }
-        });
-        override = Controls.column(Controls.quiet(Strings.text("release.override")), reason);
-        VBox.setVgrow(receipts, Priority.ALWAYS);
-        VBox left = Controls.styled(new VBox(Controls.heading("release.gate"), conditions), "card");
-        VBox right = Controls.styled(
-                new VBox(
-                        Controls.heading("release.file"),
-                        file,
-                        Controls.row(Controls.quiet(Strings.text("release.naming")), naming),
-                        Controls.quiet(Strings.text("release.naming-hint")),
-                        override,
-                        Controls.row(release)),
-                "card");
-        for (VBox side : List.of(left, right)) {
-            side.setPrefWidth(100);
-            HBox.setHgrow(side, Priority.ALWAYS);
-        }
+        reason.setAccessibleText(Strings.text("release.reason"));
+        reason.textProperty().addListener((property, before, now) -> showButtons());
+        HBox.setHgrow(reason, Priority.ALWAYS);
+        table.getSelectionModel().getSelectedItems().addListener((Observable list) -> showSelected());
+        split = Controls.styled(new SplitPane(table, detail()), "review-split");
+        split.setOrientation(Orientation.VERTICAL);
+        split.setDividerPosition(0, 0.45);
+        VBox.setVgrow(split, Priority.ALWAYS);
         node = Controls.styled(
                 new VBox(
-                        Controls.row(Controls.title("view.release"), Controls.spacer(), menu),
-                        Controls.styled(new HBox(left, right), "dry-run-split"),
-                        Controls.heading("release.receipts"),
-                        receipts),
+                        new TitleBar(session.person(), "view.release", Controls.row(language, ready), release, menu),
+                        Controls.row(reason, anyway),
+                        empty,
+                        split),
                 "view");
-        session.releasing().gateProperty().addListener((property, before, now) -> show());
-        session.releasing().outlookProperty().addListener((property, before, now) -> show());
+        session.releasing().looksProperty().addListener((property, before, now) -> show());
     }
 
-    private void release() {
-        Gate gate = session.releasing().gateProperty().get();
-        if (gate != null && (gate.holds() || !reason.getText().isBlank())) {
-            session.releasing().release(gate.holds() ? "" : reason.getText().strip());
-            reason.clear();
-        }
+    /** Conditions, options or releases, one at a time. */
+    private VBox detail() {
+        ToggleGroup group = new ToggleGroup();
+        Map<String, Node> contents = new LinkedHashMap<>();
+        contents.put("conditions", conditions);
+        contents.put("options", options);
+        contents.put("releases", releases);
+        VBox body = new VBox();
+        VBox.setVgrow(body, Priority.ALWAYS);
+        HBox chooser = Controls.row();
+        contents.forEach((name, content) -> {
+            ToggleButton button = new ToggleButton(Strings.text("release.part." + name));
+            button.setId("release-part-" + name);
+            button.setToggleGroup(group);
+            button.selectedProperty().addListener((property, before, chosen) -> {
+                if (chosen) {
+                    body.getChildren().setAll(name.equals("releases") ? content : scrolled(content));
+                    VBox.setVgrow(body.getChildren().get(0), Priority.ALWAYS);
+                }
+            });
+            button.setOnAction(event -> button.setSelected(true));
+            parts.put(name, button);
+            chooser.getChildren().add(button);
+        });
+        parts.get("conditions").setSelected(true);
+        return Controls.styled(new VBox(chooser, body), "column");
+    }
+
+    private static ScrollPane scrolled(Node content) {
+        ScrollPane pane = new ScrollPane(content);
+        pane.setFitToWidth(true);
+        return pane;
+    }
+
+    private List<Track> chosen() {
+        return session.releasing().chosen().stream()
+                .filter(row -> isInLanguage(row.track()))
+                .map(Releasing.Row::track)
+                .toList();
+    }
+
+    private List<Track> chosenAndReady() {
+        return session.releasing().chosen().stream()
+                .filter(row -> isInLanguage(row.track()) && row.isReady())
+                .map(Releasing.Row::track)
+                .toList();
+    }
+
+    private boolean isInLanguage(Track track) {
+        String wanted = language.getValue();
+        return wanted == null
+                || wanted.isEmpty()
+                || wanted.equals(track.summary().targetLanguage());
+    }
+
+    private void releaseReady() {
+        session.releasing().release(chosenAndReady(), "");
+        parts.get("releases").setSelected(true);
+    }
+
+    private void releaseAnyway() {
+        session.releasing().release(chosen(), reason.getText().strip());
+        reason.clear();
+        parts.get("releases").setSelected(true);
     }
 
     @Override
     public void addCommands(Commands commands) {
         BooleanSupplier here = () -> session.viewProperty().get().equals(ViewId.RELEASE) && session.track() != null;
         commands.add("release", "Alt+R", here, release::fire);
-        commands.add("open-released", "Alt+O", here, () -> receipts.chosen().ifPresent(opener::open));
-        commands.add("copy-released", "", here, () -> receipts.chosen().ifPresent(MessageBar::copy));
+        commands.add("choose-release", "", here, table::toggleSelected);
+        commands.add("open-released", "Alt+O", here, () -> releases.chosenReceipt(opener));
+        commands.add("copy-released", "", here, () -> releases.chosen()
+                .map(session.releasing()::place)
+                .ifPresent(MessageBar::copy));
         menu.offer(commands.of(ViewId.RELEASE.name()));
-        receipts.setContextMenu(CommandMenu.context(commands.of(ViewId.RELEASE.name())));
+        table.setContextMenu(CommandMenu.context(commands.of(ViewId.RELEASE.name())));
     }
 
     @Override
@@ -118,8 +181,7 @@ public final class ReleaseView implements View {
 
     @Override
     public void focus() {
-        Node where = !release.isDisabled() ? release : override.isVisible() ? reason : node;
-        where.requestFocus();
+        table.requestFocus();
     }
 
     @Override
@@ -129,65 +191,48 @@ public final class ReleaseView implements View {
     }
 
     private void show() {
-        Releasing.Outlook outlook = session.releasing().outlookProperty().get();
-        if (session.track() == null) {
-            file.setText(Strings.text("empty.no-track"));
-        } else if (outlook != null) {
-            file.setText(outlook.file().toString());
-            receipts.show(outlook.receipts());
+        List<String> codes = session.lane().tracks().stream()
+                .map(track -> track.summary().targetLanguage())
+                .distinct()
+                .sorted()
+                .toList();
+        if (language.getItems().size() != codes.size() + 1
+                || !language.getItems().containsAll(codes)) {
+            language.getItems().setAll(ALL_LANGUAGES);
+            language.getItems().addAll(codes);
+            language.setValue(ALL_LANGUAGES);
         }
-        if (!naming.isFocused()) {
-            naming.setText(session.releasing().naming());
-        }
-        showGate();
+        Controls.showIf(empty, session.lane().tracks().isEmpty());
+        Controls.showIf(split, !session.lane().tracks().isEmpty());
+        Controls.showIf(language, codes.size() > 1);
+        options.show();
+        showRows();
     }
 
-    private void showGate() {
-        conditions.getChildren().clear();
-        Gate gate = session.releasing().gateProperty().get();
-        if (session.track() != null && gate != null) {
-            gate.conditions().forEach(condition -> conditions.getChildren().add(row(condition)));
-        } else {
-            conditions.getChildren().add(Controls.quiet(Strings.text("release.asking")));
-        }
-        boolean open = gate != null && !gate.holds();
-        override.setVisible(open);
-        override.setManaged(open);
-        showButton();
+    private void showRows() {
+        table.show(session.releasing().rows().stream()
+                .filter(row -> isInLanguage(row.track()))
+                .toList());
+        showSelected();
+        showButtons();
     }
 
-    private void showButton() {
-        Gate gate = session.releasing().gateProperty().get();
-        release.setDisable(session.track() == null
-                || gate == null
-                || !gate.holds() && reason.getText().isBlank());
-        release.setText(Strings.text(gate == null || gate.holds() ? "release.write" : "release.write-anyway"));
+    private void showSelected() {
+        conditions.show(table.selected());
     }
 
-    private HBox row(Gate.Condition condition) {
-        Label word = Controls.styled(new Label(Strings.text(condition.holds() ? "gate.held" : "gate.open")), "verdict");
-        word.getStyleClass().add(condition.holds() ? "verdict-pass" : "verdict-fail");
-        word.setMinWidth(Region.USE_PREF_SIZE);
-        word.setPrefWidth(WORD);
-        Label message = new Label(condition.message());
-        message.setWrapText(true);
-        HBox row = Controls.styled(new HBox(word, message), "proof");
-        row.setId("gate-" + condition.id());
-        if (!condition.holds()) {
-            ViewId where = where(condition.id());
-            Button show = Controls.button("show-" + condition.id(), "release.show", () -> session.viewProperty()
-                    .set(where));
-            row.getChildren().add(Controls.styled(show, "small"));
-        }
-        return row;
-    }
-
-    private static ViewId where(String condition) {
-        return switch (condition) {
-            case "dry-run" -> ViewId.DRY_RUN;
-            case "away" -> ViewId.EXCHANGE;
-            case "findings" -> ViewId.CHECKS;
-            default -> ViewId.REVIEW;
-        };
+    private void showButtons() {
+        int all = chosen().size();
+        int free = chosenAndReady().size();
+        boolean known =
+                session.releasing().rows().stream().allMatch(row -> row.gate().isPresent());
+        ready.setText(Strings.text(known ? "release.ready" : "release.looking", free, all));
+        release.setText(Strings.text("release.write", free));
+        release.setDisable(free == 0 || !session.releasing().planProblem().isEmpty());
+        boolean held = known && free < all;
+        Controls.showIf(reason.getParent(), held);
+        anyway.setText(Strings.text("release.write-anyway", all));
+        anyway.setDisable(
+                reason.getText().isBlank() || !session.releasing().planProblem().isEmpty());
     }
 }

@@ -1,5 +1,5 @@
 /**
- * The gate, the file that will be written, and the receipts. Entry type:
+ * Tracks against the conditions of their release, what leaves and in which form, and what was released. Entry type:
  * {@link org.swaplane.desktop.release.ReleaseView}.
  */
 package org.swaplane.desktop.release;

@@ -94,7 +94,7 @@ public final class Checking {
                             checks = session.lane().references().checks();
                             return checks;
                         },
-                        read -> {});
+                        read -> session.releasing().checksChanged());
     }
 
     /** The checks as the profile has them. */

@@ -165,7 +165,6 @@ public final class LaneSession {
 
         @Override
         public void released(Track released) {
-            releasing.released(released);
             changed.add(Topic.RELEASES);
         }
 
@@ -451,7 +450,6 @@ public final class LaneSession {
         current.set(0);
         dryRuns.chosen();
         checking.chosen();
-        releasing.chosen();
         Optional<TrackSnapshot> loaded = chosen.loaded();
         if (loaded.isPresent()) {
             loaded(chosen, loaded.get());
@@ -500,6 +498,7 @@ public final class LaneSession {
         background.close();
         drafts.close();
         checking.close();
+        releasing.close();
         lane.close();
     }
 }

@@ -43,6 +43,7 @@ public final class PersonSettings {
     /** A control character that nobody types (record separator). */
     private static final String DIVIDER = "\u001E";
 
+    private static final String RELEASE_PROFILE = "release-profile.";
     private static final String CONTACTS = "contacts";
     private static final int MOST_LANGUAGES = 8;
 
@@ -256,6 +257,24 @@ public final class PersonSettings {
 
     public void setChoice(String lane, String name, String value) {
         set("choice." + lane + '.' + name, value);
+    }
+
+    /** Names of what clients want to get, kept for any lane. */
+    public List<String> releaseProfiles() {
+        return values.stringPropertyNames().stream()
+                .filter(key -> key.startsWith(RELEASE_PROFILE))
+                .map(key -> key.substring(RELEASE_PROFILE.length()))
+                .sorted()
+                .toList();
+    }
+
+    /** One of them: the conditions, parted by spaces, and below them the options. */
+    public Optional<String> releaseProfile(String name) {
+        return Optional.of(get(RELEASE_PROFILE + name, "")).filter(text -> !text.isEmpty());
+    }
+
+    public void setReleaseProfile(String name, String text) {
+        set(RELEASE_PROFILE + name, text);
     }
 
     /** The person's address book, by name. */
