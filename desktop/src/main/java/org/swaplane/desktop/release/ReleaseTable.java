@@ -25,7 +25,7 @@ import org.swaplane.wording.Wording;
 
 /** All tracks of the lane down, the conditions of their release across. */
 final class ReleaseTable extends TableView<Releasing.Row> {
-    private static final double CONDITION = 84;
+    private static final double CONDITION = 96;
     private static final double CHOSEN = 40;
 
     private final LaneSession session;
@@ -96,10 +96,11 @@ final class ReleaseTable extends TableView<Releasing.Row> {
         TableColumn<Releasing.Row, Releasing.Row> chosen = new TableColumn<>();
         chosen.setPrefWidth(CHOSEN);
         chosen.setMinWidth(CHOSEN);
+        chosen.setMaxWidth(CHOSEN);
         chosen.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
         chosen.setCellFactory(any -> new ChosenCell());
         chosen.setComparator(Comparator.comparing(row -> !session.releasing().isChosen(row.track())));
-        WordsColumn<Releasing.Row> file = new WordsColumn<>("trip.column.file", 210, ReleaseTable::name);
+        WordsColumn<Releasing.Row> file = new WordsColumn<>("trip.column.file", 190, ReleaseTable::name);
         WordsColumn<Releasing.Row> language = new WordsColumn<>(
                 "board.column.language", 80, row -> row.track().summary().targetLanguage());
         WordsColumn<Releasing.Row> state = new WordsColumn<>(
@@ -134,11 +135,11 @@ final class ReleaseTable extends TableView<Releasing.Row> {
         Label head = new Label(Wording.text("gate." + id + ".name"));
         head.setWrapText(true);
         head.getStyleClass().add("column-head");
-        head.setMaxWidth(CONDITION - 8);
+        head.setPrefWidth(CONDITION - 8);
         column.setGraphic(head);
         column.setId("condition-" + id);
         column.setPrefWidth(CONDITION);
-        column.setMinWidth(CONDITION - 20);
+        column.setMinWidth(CONDITION);
         column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
         column.setCellFactory(any -> new ConditionCell(id));
         column.setComparator(Comparator.comparing(row -> word(row, id)));
