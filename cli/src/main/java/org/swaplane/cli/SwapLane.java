@@ -31,6 +31,7 @@ import picocli.CommandLine.ScopeType;
             ConvertCommand.class,
             MergeCommand.class,
             PackageCommand.class,
+            DeskCommand.class,
             BackCommand.class,
             CompareCommand.class,
             UpdateCommand.class,

@@ -21,7 +21,7 @@ import org.swaplane.task.Progress;
 
 /** Makes a fresh copy of the demo lane. */
 public final class DemoLane {
-    private static final String MEMORY = "last-season.tmx";
+    static final String MEMORY = "last-season.tmx";
     public static final String FILE = "passenger-info.xlf";
 
     /** The client's documents in one language. */
@@ -80,7 +80,7 @@ public final class DemoLane {
         return folder;
     }
 
-    private static byte[] bytes(String name) throws IOException {
+    static byte[] bytes(String name) throws IOException {
         try (InputStream in = DemoLane.class.getResourceAsStream(name)) {
             return in.readAllBytes();
         }

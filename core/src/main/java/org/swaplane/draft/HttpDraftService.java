@@ -5,9 +5,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
-import java.net.InetAddress;
 import java.net.URI;
-import java.net.UnknownHostException;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
@@ -21,6 +19,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
+import org.swaplane.task.WebAddress;
 import org.swaplane.wording.Phrase;
 
 /**
@@ -49,35 +48,9 @@ public final class HttpDraftService implements DraftService {
      * @throws CannotProceedException when the address is none, or text would go to another computer without encryption
      */
     public HttpDraftService(String name, String address, String key) {
-        this.address = parse(address);
+        this.address = WebAddress.parse(address);
         this.name = name.isEmpty() ? this.address.getHost() : name;
         this.key = key;
-    }
-
-    private static URI parse(String address) {
-        URI uri;
-        try {
-            uri = URI.create(address.strip().replaceAll("/+$", ""));
-        } catch (IllegalArgumentException e) {
-            throw new CannotProceedException(
-                    new CannotProceedException.Place("", 0, 0), Phrase.of("draft.address", address), e);
-        }
-        boolean web = "http".equalsIgnoreCase(uri.getScheme()) || "https".equalsIgnoreCase(uri.getScheme());
-        if (!web || uri.getHost() == null) {
-            throw new CannotProceedException("", "draft.address", address);
-        }
-        if ("http".equalsIgnoreCase(uri.getScheme()) && !isOnThisComputer(uri)) {
-            throw new CannotProceedException("", "draft.unencrypted", address);
-        }
-        return uri;
-    }
-
-    private static boolean isOnThisComputer(URI address) {
-        try {
-            return InetAddress.getByName(address.getHost()).isLoopbackAddress();
-        } catch (UnknownHostException e) {
-            return false;
-        }
     }
 
     @Override

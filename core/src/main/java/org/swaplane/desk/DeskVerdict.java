@@ -1,0 +1,32 @@
+package org.swaplane.desk;
+
+import java.util.List;
+
+/**
+ * What the desk says of a package that was returned.
+ *
+ * @param number counts the returns of a task from 1
+ * @param sha256 of the package
+ */
+public record DeskVerdict(int number, String sha256, String at, boolean accepted, List<Problem> problems) {
+    /** What is wrong with one file, or in one segment of it. */
+    public record Problem(Kind kind, String file, String unit, String segment, String message) {}
+
+    /** What can be wrong. */
+    public enum Kind {
+        MISSING,
+        EXTRA,
+        NAME,
+        MALFORMED,
+        LANGUAGE,
+        SOURCE,
+        TAGS,
+        EMPTY,
+        STRUCTURE,
+        UNTRANSLATED
+    }
+
+    public DeskVerdict {
+        problems = List.copyOf(problems);
+    }
+}
