@@ -31,6 +31,7 @@ public final class Lane implements AutoCloseable {
     private final TripStore trips;
     private final FindingStore findings;
     private final ProofStore proofs;
+    private final DeskJobs deskJobs;
     private final ReleaseStore releases;
     private final SegmentNotes notes;
     private final References references;
@@ -60,6 +61,7 @@ public final class Lane implements AutoCloseable {
         referenceFiles = new ReferenceFiles(settings);
         memories = new LaneMemories(this, folder.path().resolve("memory"));
         writer.listen(memories);
+        deskJobs = new DeskJobs(this, database, clock, writer);
     }
 
     /** Makes a new lane in a folder that holds none yet. */
@@ -204,6 +206,11 @@ public final class Lane implements AutoCloseable {
     /** What was released, and what was waived for it. */
     public ReleaseStore releases() {
         return releases;
+    }
+
+    /** The tasks of clients' desks that are worked at here. */
+    public DeskJobs deskJobs() {
+        return deskJobs;
     }
 
     /** The forms that review copies can have. */

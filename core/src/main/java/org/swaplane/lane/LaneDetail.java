@@ -7,6 +7,8 @@ import org.swaplane.release.Gate;
 public enum LaneDetail {
     NAME(""),
     CLIENT(""),
+    /** Address of the desk where the client offers tasks; empty for none. */
+    CLIENT_DESK(""),
     SUBJECT(""),
     INSTRUCTIONS(""),
     SOURCE_LANGUAGE(""),

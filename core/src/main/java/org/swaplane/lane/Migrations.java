@@ -26,7 +26,8 @@ final class Migrations {
             "9-trip-rate",
             "10-origins",
             "11-notes",
-            "12-releases");
+            "12-releases",
+            "13-desk");
 
     /** Columns that the tables did not have before lanes were numbered. */
     private static final List<String> UNNUMBERED = List.of(

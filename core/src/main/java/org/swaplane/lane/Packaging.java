@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -56,6 +57,7 @@ import org.swaplane.task.Progress;
 public final class Packaging {
     private static final String OUT = "out";
     private static final String STAGING = ".release-";
+    private static final LocalDateTime ALWAYS = LocalDateTime.of(1980, 1, 1, 0, 0);
 
     private final Lane lane;
     private final ReleaseConditions conditions;
@@ -167,11 +169,24 @@ public final class Packaging {
      */
     public Release release(List<Track> tracks, ReleaseOptions options, String reason, Progress progress)
             throws IOException {
+        return releaseAll(plan(tracks, options), options, reason, progress);
+    }
+
+    /** The same of these files under these paths and no others, in a zip whose name a pattern gives. */
+    public Release releaseAs(List<Planned> plan, String packageName, String reason, Progress progress)
+            throws IOException {
+        ReleaseOptions options =
+                ReleaseOptions.DEFAULT.packed(ReleaseOptions.Packing.ZIP, packageName, ReleaseOptions.Manifest.NONE);
+        return releaseAll(plan, options, reason, progress);
+    }
+
+    private Release releaseAll(List<Planned> plan, ReleaseOptions options, String reason, Progress progress)
+            throws IOException {
         synchronized (lane.releases()) {
-            if (tracks.isEmpty()) {
+            if (plan.isEmpty()) {
                 throw new CannotProceedException(lane.name(), "problem.release-nothing");
             }
-            List<Planned> plan = plan(tracks, options);
+            List<Track> tracks = plan.stream().map(Planned::track).distinct().toList();
             Map<Long, Map<String, Release.Waiver>> waivers = lane.releases().waivers();
             Map<Track, Chosen> chosen = chosen(tracks, waivers, reason, progress);
             Path staging = lane.folder().resolve(OUT).resolve(STAGING + UUID.randomUUID());
@@ -330,7 +345,10 @@ public final class Packaging {
         try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(beside));
                 ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
             for (String path : expected.keySet()) {
-                zip.putNextEntry(new ZipEntry(path));
+                ZipEntry entry = new ZipEntry(path);
+                // The same files make the same package, whenever it is made.
+                entry.setTimeLocal(ALWAYS);
+                zip.putNextEntry(entry);
                 Files.copy(staging.resolve(path), zip);
                 zip.closeEntry();
             }

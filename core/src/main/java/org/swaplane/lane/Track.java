@@ -29,6 +29,7 @@ public final class Track {
     private volatile ContentSketch sketch;
     private volatile String problem = "";
     private volatile long lastAsked;
+    private volatile boolean handedOver;
 
     Track(
             long id,
@@ -97,6 +98,15 @@ public final class Track {
 
     void setReading(TrackReading other) {
         reading = other;
+    }
+
+    /** Whether the client has it back, so that it cannot be edited any more. */
+    public boolean isHandedOver() {
+        return handedOver;
+    }
+
+    void setHandedOver(boolean other) {
+        handedOver = other;
     }
 
     Journal journal() {

@@ -4,6 +4,7 @@ import java.util.List;
 import org.swaplane.desktop.board.BoardView;
 import org.swaplane.desktop.checks.ChecksView;
 import org.swaplane.desktop.compare.CompareView;
+import org.swaplane.desktop.desk.DeskView;
 import org.swaplane.desktop.dryrun.DryRunView;
 import org.swaplane.desktop.exchange.ExchangeView;
 import org.swaplane.desktop.lanesettings.LaneSettingsView;
@@ -21,6 +22,7 @@ final class Views {
             ReviewView.DESCRIPTOR,
             ChecksView.DESCRIPTOR,
             ReleaseView.DESCRIPTOR,
+            DeskView.DESCRIPTOR,
             CompareView.DESCRIPTOR,
             ReferencesView.DESCRIPTOR,
             LaneSettingsView.DESCRIPTOR);

@@ -21,6 +21,7 @@ public final class Background {
     private final ExecutorService work = queue("background");
     private final ExecutorService reading = queue("reading");
     private final ExecutorService asking = queue("asking");
+    private final ExecutorService looking = queue("looking");
     private final Executor window;
     private final ObservableList<RunningTask> tasks = FXCollections.observableArrayList();
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
@@ -60,6 +61,11 @@ public final class Background {
     /** The same of what asks another program and waits for its answer. */
     public <T> void ask(String words, Job<T> job, Consumer<T> done) {
         run(asking, words, job, done, failed);
+    }
+
+    /** The same of what looks through a whole lane and that nobody waits for. */
+    public <T> void look(String words, Job<T> job, Consumer<T> done) {
+        run(looking, words, job, done, failed);
     }
 
     private <T> void run(
@@ -136,5 +142,6 @@ public final class Background {
         work.shutdown();
         reading.shutdown();
         asking.shutdown();
+        looking.shutdown();
     }
 }

@@ -104,7 +104,9 @@ public final class Editing {
 
     /** Whether anything can be changed here at all. */
     public boolean isAllowed() {
-        return session.hasSegments() && !session.lane().isReadOnly();
+        return session.hasSegments()
+                && !session.lane().isReadOnly()
+                && !session.track().isHandedOver();
     }
 
     /** Somebody is at the current segment now. */
@@ -236,6 +238,10 @@ public final class Editing {
     private void edit(StepKind kind, TrackSnapshot base, Map<Integer, Value> edits) {
         if (session.lane().isReadOnly()) {
             session.notify(Notification.Tone.FAILED, Strings.text("lane.read-only"));
+            return;
+        }
+        if (session.track().isHandedOver()) {
+            session.notify(Notification.Tone.FAILED, Strings.text("editing.handed-over"));
             return;
         }
         Collection<Integer> locked = edits.keySet().stream()

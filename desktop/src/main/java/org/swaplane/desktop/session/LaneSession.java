@@ -65,6 +65,7 @@ public final class LaneSession {
     private final DryRuns dryRuns;
     private final Checking checking;
     private final Releasing releasing;
+    private final DeskWork deskWork;
     private final Saving saving;
     private final Removal removal;
     /** As the lane's writer said last; what is shown is this with everything over it that is not written yet. */
@@ -109,6 +110,7 @@ public final class LaneSession {
         this.dryRuns = new DryRuns(this);
         this.checking = new Checking(this, this.window);
         this.releasing = new Releasing(this);
+        this.deskWork = new DeskWork(this);
         this.saving = new Saving(this);
         this.removal = new Removal(this);
         this.events = new LaneEvents(this.window, new Listener(), this::tell);
@@ -308,6 +310,10 @@ public final class LaneSession {
     }
 
     /** The gate, and what is released. */
+    public DeskWork deskWork() {
+        return deskWork;
+    }
+
     public Releasing releasing() {
         return releasing;
     }

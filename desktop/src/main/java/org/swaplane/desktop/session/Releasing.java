@@ -127,6 +127,10 @@ public final class Releasing {
         return rows.stream().filter(row -> isChosen(row.track())).toList();
     }
 
+    ReleaseConditions conditions() {
+        return conditions;
+    }
+
     void checksChanged() {
         conditions.checksChanged();
     }
@@ -144,7 +148,7 @@ public final class Releasing {
         looking = true;
         List<Track> tracks = session.lane().tracks();
         List<Track> chosen = tracks.stream().filter(this::isChosen).toList();
-        session.background().ask(Strings.text("task.gates"), progress -> look(tracks, chosen, progress), look -> {
+        session.background().look(Strings.text("task.gates"), progress -> look(tracks, chosen, progress), look -> {
             looking = false;
             look.failure().ifPresent(session::failed);
             show(tracks, look);

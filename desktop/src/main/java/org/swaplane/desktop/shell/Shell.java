@@ -22,6 +22,9 @@ import org.swaplane.desktop.session.ViewId;
 
 /** The frame around the views. Files can be dropped on it anywhere. */
 public final class Shell extends StackPane {
+    /** So many views have a digit as their key. */
+    private static final int KEYED = 9;
+
     private final LaneSession session;
     private final List<ViewDescriptor> descriptors;
     private final Map<ViewId, View> views = new HashMap<>();
@@ -85,7 +88,7 @@ public final class Shell extends StackPane {
         for (int i = 0; i < descriptors.size(); i++) {
             ViewId view = descriptors.get(i).id();
             String id = "view-" + view.name();
-            commands.add(id, "Alt+" + (i + 1), () -> true, () -> session.viewProperty()
+            commands.add(id, i < KEYED ? "Alt+" + (i + 1) : "", () -> true, () -> session.viewProperty()
                     .set(view));
         }
     }
