@@ -41,12 +41,13 @@ import org.swaplane.wording.Wording;
  * package counts only when its SHA-256 is right.
  */
 public final class HttpClientDesk implements ClientDesk {
-    private static final int ATTEMPTS = 6;
+    private static final int ATTEMPTS = 5;
+    private static final int DELIVERIES = 3;
     private static final int MOST_JSON = 16 << 20;
     private static final long MOST_PACKAGE = 4L << 30;
     private static final int PIECE = 1 << 20;
     private static final long POLL_MILLIS = 50;
-    private static final Duration PAUSE = Duration.ofMillis(150);
+    private static final Duration PAUSE = Duration.ofMillis(100);
     private static final ObjectMapper JSON =
             new ObjectMapper().disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
 
@@ -183,7 +184,7 @@ public final class HttpClientDesk implements ClientDesk {
         String upload = path(task.id()) + "/uploads/" + sha256;
         long total = Files.size(zip);
         IOException last = null;
-        for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
+        for (int attempt = 0; attempt < DELIVERIES; attempt++) {
             pause(attempt, progress);
             try {
                 upload(upload, zip, total, progress);
