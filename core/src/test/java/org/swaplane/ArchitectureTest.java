@@ -44,6 +44,7 @@ class ArchitectureTest {
             "exchange",
             "convert",
             "release",
+            "desk",
             "lane",
             "review",
             "intake",
