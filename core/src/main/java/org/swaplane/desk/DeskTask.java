@@ -1,6 +1,8 @@
 package org.swaplane.desk;
 
 import java.util.List;
+import java.util.Objects;
+import java.util.stream.Stream;
 
 /**
  * A task that the client's desk offers.
@@ -40,6 +42,7 @@ public record DeskTask(
     public record Entry(String path, long bytes) {}
 
     public DeskTask {
+        Stream.of(id, title, state, sourceLanguage, due, instructions, person).forEach(Objects::requireNonNull);
         targetLanguages = List.copyOf(targetLanguages);
         files = List.copyOf(files);
     }

@@ -1,6 +1,7 @@
 package org.swaplane.desk;
 
 import java.util.List;
+import java.util.Objects;
 
 /**
  * What the desk says of a package that was returned.
@@ -27,6 +28,8 @@ public record DeskVerdict(int number, String sha256, String at, boolean accepted
     }
 
     public DeskVerdict {
+        Objects.requireNonNull(sha256);
+        Objects.requireNonNull(at);
         problems = List.copyOf(problems);
     }
 }

@@ -24,12 +24,14 @@ import java.nio.file.StandardOpenOption;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
+import org.swaplane.document.Fingerprint;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
@@ -241,7 +243,7 @@ public final class HttpClientDesk implements ClientDesk {
             try {
                 return send(request, progress, (response, body) -> {
                     refuse(response, body);
-                    return json(body);
+                    return whole(response, body);
                 });
             } catch (IOException e) {
                 last = e;
@@ -250,9 +252,20 @@ public final class HttpClientDesk implements ClientDesk {
         throw last;
     }
 
-    private JsonNode json(InputStream answer) throws IOException {
+    /** An answer that says what its bytes add up to counts only when they do. */
+    private JsonNode whole(HttpResponse<InputStream> response, InputStream answer) throws IOException {
         try (InputStream in = answer) {
             byte[] body = in.readNBytes(MOST_JSON);
+            Optional<String> sum = response.headers().firstValue("X-SHA-256");
+            if (sum.isPresent() && !sum.get().equals(Fingerprint.sha256(body))) {
+                throw nonsense();
+            }
+            return json(body);
+        }
+    }
+
+    private JsonNode json(byte[] body) throws IOException {
+        try {
             JsonNode read = JSON.readTree(body);
             if (body.length == MOST_JSON || read == null || !read.isObject()) {
                 throw nonsense();
@@ -287,7 +300,7 @@ public final class HttpClientDesk implements ClientDesk {
         }
         String message = "";
         try {
-            message = json(body).path("message").asText("");
+            message = json(body.readNBytes(MOST_JSON)).path("message").asText("");
         } catch (IOException e) {
             // Then it does not say why.
         }

@@ -34,6 +34,7 @@ import org.swaplane.desk.DeskReceipt;
 import org.swaplane.desk.DeskTask;
 import org.swaplane.desk.DeskVerdict;
 import org.swaplane.desk.DownloadOptions;
+import org.swaplane.document.Fingerprint;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
 
@@ -492,6 +493,7 @@ public final class DeskServer implements AutoCloseable {
     }
 
     private static void send(HttpExchange exchange, int status, byte[] body) throws IOException {
+        exchange.getResponseHeaders().set("X-SHA-256", Fingerprint.sha256(body));
         exchange.sendResponseHeaders(status, body.length);
         try (OutputStream out = exchange.getResponseBody()) {
             out.write(body);
