@@ -19,7 +19,10 @@ import javafx.scene.Scene;
 import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import javafx.util.Duration;
+import org.swaplane.demo.DemoDesk;
 import org.swaplane.demo.DemoLane;
+import org.swaplane.desk.DownloadOptions;
+import org.swaplane.desk.server.DeskServer;
 import org.swaplane.desktop.lanes.LanesModel;
 import org.swaplane.desktop.lanes.LanesView;
 import org.swaplane.desktop.lanes.PersonPane;
@@ -43,6 +46,7 @@ public final class PictureTour extends Application {
     private Scene window;
     private Scene scene;
     private Path folder;
+    private DeskServer desk;
 
     /** JavaFX makes the application itself, so where the pictures go waits here for it. */
     static void into(Path chosen) {
@@ -55,6 +59,8 @@ public final class PictureTour extends Application {
         Files.createDirectories(pictures);
         session = new LaneSession(DemoLane.createWithReturnedCopy(folder, DAY), person);
         writeInbox(DemoLane.writeDocuments(folder.resolve("inbox")));
+        desk = DeskServer.start(0, Files.createTempDirectory("swaplane-desk"), DAY);
+        DemoDesk.offerTasks(desk);
         scene = Window.scene(session, List::of, file -> {});
         window = scene;
         stage.setScene(scene);
@@ -121,6 +127,22 @@ public final class PictureTour extends Application {
                     show(ViewId.RELEASE);
                 },
                 "release");
+        steps.add(() -> session.deskWork().setAddress(desk.address()));
+        steps.add(
+                () -> session.deskWork().accept(session.deskWork().rows().get(1).task()));
+        steps.add(() -> session.deskWork()
+                .fetch(
+                        session.deskWork().rows().get(0).job().orElseThrow(),
+                        new DownloadOptions(
+                                DownloadOptions.Form.XLIFF_2_1, DownloadOptions.Memory.NONE, true, false, false)));
+        steps.add(() -> session.deskWork()
+                .giveBack(session.deskWork().rows().get(0).job().orElseThrow(), "a first look"));
+        step(
+                () -> {
+                    session.dismissMessage();
+                    show(ViewId.DESK);
+                },
+                "desk");
         steps.add(() -> session.sourceUpdates().look(session.track(), secondVersion()));
         step(() -> show(ViewId.COMPARE), "compare");
         step(
@@ -205,5 +227,6 @@ public final class PictureTour extends Application {
     @Override
     public void stop() {
         session.close();
+        desk.close();
     }
 }
