@@ -33,6 +33,7 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
 import org.swaplane.document.Fingerprint;
 import org.swaplane.format.Source;
+import org.swaplane.task.CancelledException;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import org.swaplane.task.WebAddress;
@@ -353,8 +354,15 @@ public final class HttpClientDesk implements ClientDesk {
         if (cause instanceof UncheckedIOException wrapped) {
             return wrapped.getCause();
         }
-        if (cause instanceof RuntimeException refused) {
+        if (cause instanceof CannotProceedException refused) {
             throw refused;
+        }
+        if (cause instanceof CancelledException cancelled) {
+            throw cancelled;
+        }
+        if (cause instanceof RuntimeException) {
+            // A header that was damaged on its way.
+            return nonsense();
         }
         return new IOException(Wording.text("desk.unreachable", name(), reason(cause)), cause);
     }

@@ -16,6 +16,7 @@ import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.TableView;
 import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import javafx.util.Duration;
@@ -137,11 +138,14 @@ public final class PictureTour extends Application {
                                 DownloadOptions.Form.XLIFF_2_1, DownloadOptions.Memory.NONE, true, false, false)));
         steps.add(() -> session.deskWork()
                 .giveBack(session.deskWork().rows().get(0).job().orElseThrow(), "a first look"));
+        steps.add(() -> {
+            session.dismissMessage();
+            show(ViewId.DESK);
+        });
         step(
-                () -> {
-                    session.dismissMessage();
-                    show(ViewId.DESK);
-                },
+                () -> ((TableView<?>) scene.lookup("#desk-tasks"))
+                        .getSelectionModel()
+                        .select(0),
                 "desk");
         steps.add(() -> session.sourceUpdates().look(session.track(), secondVersion()));
         step(() -> show(ViewId.COMPARE), "compare");

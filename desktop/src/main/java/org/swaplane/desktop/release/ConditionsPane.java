@@ -80,15 +80,14 @@ final class ConditionsPane extends VBox {
         word.setPrefWidth(WORD * session.person().scale());
         Label message = new Label(condition.message());
         message.setWrapText(true);
-        HBox.setHgrow(message, Priority.ALWAYS);
-        message.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(message, Priority.SOMETIMES);
         HBox line = Controls.styled(new HBox(word, message), "proof");
         line.setId("gate-" + condition.id());
         VBox whole = Controls.styled(new VBox(line), "column-tight");
         if (!condition.holds()) {
-            HBox buttons = Controls.row(show(row.track(), condition.id()));
+            line.getChildren().add(show(row.track(), condition.id()));
             if (waived) {
-                buttons.getChildren().add(small("ask-" + condition.id(), "release.ask-again", () -> session.releasing()
+                line.getChildren().add(small("ask-" + condition.id(), "release.ask-again", () -> session.releasing()
                         .waive(tracks(), condition.id(), "")));
                 whole.getChildren()
                         .add(Controls.quiet(Strings.text(
@@ -96,9 +95,8 @@ final class ConditionsPane extends VBox {
             } else {
                 Button waive = small("waive-" + condition.id(), "release.waive", () -> waive(condition.id()));
                 waive.getStyleClass().add("needs-reason");
-                buttons.getChildren().add(waive);
+                line.getChildren().add(waive);
             }
-            whole.getChildren().add(buttons);
         }
         return whole;
     }
