@@ -18,6 +18,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.swaplane.desk.DownloadOptions;
 import org.swaplane.desktop.session.DeskWork;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.ViewId;
@@ -214,6 +215,9 @@ public final class DeskView implements View {
     private void showChosen() {
         Controls.showIf(detail, chosen().isPresent());
         chosen().ifPresent(row -> {
+            if (!title.getText().equals(row.task().title())) {
+                download.begin(row.job().flatMap(DeskJob::form).orElse(DownloadOptions.Form.ORIGINAL));
+            }
             title.setText(row.task().title());
             about.setText(Strings.text(
                     "desk.about",

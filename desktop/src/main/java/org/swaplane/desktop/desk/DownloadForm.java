@@ -46,6 +46,12 @@ final class DownloadForm extends FlowPane {
         filled.setDisable(!bilingual);
     }
 
+    /** Begins with the form in which the files came the last time. */
+    void begin(DownloadOptions.Form last) {
+        form.setValue(last);
+        showChoices();
+    }
+
     DownloadOptions options() {
         return new DownloadOptions(
                 form.getValue(),
