@@ -92,7 +92,10 @@ public final class CopyExport {
         int words = IntStream.range(0, track.size()).map(track::words).sum();
         String code = lane.trips().newCode();
         return new Sent(
-                lane.trips().sent(code, track.track(), request.people().get(0), request, Source.of(file), words), file);
+                lane.trips()
+                        .sent(new TripStore.Sending(
+                                code, track.track(), request.people().get(0), request, Source.of(file), words)),
+                file);
     }
 
     /** A copy is in one language; tracks into others go in copies of their own. */
@@ -193,8 +196,9 @@ public final class CopyExport {
             int words = tracks.get(each.getKey()).stream()
                     .mapToInt(each.getKey()::words)
                     .sum();
-            Trip trip =
-                    lane.trips().sent(each.getValue(), each.getKey().track(), person, request, Source.of(file), words);
+            Trip trip = lane.trips()
+                    .sent(new TripStore.Sending(
+                            each.getValue(), each.getKey().track(), person, request, Source.of(file), words));
             sent.add(new Sent(trip, file));
         }
         return sent;

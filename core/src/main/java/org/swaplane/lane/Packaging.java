@@ -393,18 +393,19 @@ public final class Packaging {
         SendRequest delivered =
                 SendRequest.of(client.isEmpty() ? lane.name() : client, Purpose.DELIVERY, SendRequest.Form.FILE);
         Path files = Files.isDirectory(place) ? place : staging;
+        List<TripStore.Sending> all = new ArrayList<>();
         for (Written each : written) {
             if (each.planned().form() == ReleaseForm.FILE && !each.snapshot().isDocument()) {
-                lane.trips()
-                        .sent(
-                                lane.trips().newCode(),
-                                each.planned().track(),
-                                delivered.people().get(0),
-                                delivered,
-                                Source.of(files.resolve(each.planned().path())),
-                                each.file().words());
+                all.add(new TripStore.Sending(
+                        lane.trips().newCode(),
+                        each.planned().track(),
+                        delivered.people().get(0),
+                        delivered,
+                        Source.of(files.resolve(each.planned().path())),
+                        each.file().words()));
             }
         }
+        lane.trips().sent(all);
     }
 
     private Report receipt(

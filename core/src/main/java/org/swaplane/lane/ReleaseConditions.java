@@ -205,7 +205,10 @@ public final class ReleaseConditions implements LaneListener, AutoCloseable {
 
     @Override
     public void tripChanged(Trip trip) {
-        happened(lane.track(trip.track()));
+        // What was delivered is not away.
+        if (trip.purpose() != Purpose.DELIVERY) {
+            happened(lane.track(trip.track()));
+        }
     }
 
     @Override

@@ -1,6 +1,7 @@
 package org.swaplane.lane;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.lang.ref.SoftReference;
 import java.security.SecureRandom;
 import java.sql.ResultSet;
@@ -101,46 +102,73 @@ public final class TripStore implements TrackStore.PositionalData {
     }
 
     /**
-     * Remembers that a copy went out, and keeps its bytes.
+     * A copy that goes out.
      *
      * @param words of the sources in it
      */
-    Trip sent(String code, Track track, String person, SendRequest request, Source copy, int words) throws IOException {
-        String sha256 = files.keep(copy);
-        Trip trip = new Trip(
-                code,
-                track.id(),
-                person,
-                request.purpose(),
-                clock.instant(),
-                copy.name(),
-                sha256,
-                request.due(),
-                words,
-                Optional.empty(),
-                false,
-                track.version().number(),
-                Optional.ofNullable(request.rates().get(person)));
+    record Sending(String code, Track track, String person, SendRequest request, Source copy, int words) {}
+
+    /** Remembers that a copy went out, and keeps its bytes. */
+    Trip sent(Sending sending) throws IOException {
+        return sent(List.of(sending)).get(0);
+    }
+
+    /** The same of several at once. */
+    List<Trip> sent(List<Sending> all) throws IOException {
+        List<Trip> trips;
+        try {
+            trips = all.parallelStream().map(this::trip).toList();
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
+        }
         LaneWriter.await(writer.submit(transaction -> {
-            database.update(
-                    "insert into trip (code, track, person, purpose, sent_at, sent_name, sent_sha256, due, words, version, rate)"
-                            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-                    code,
-                    track.id(),
-                    person,
-                    request.purpose().name(),
-                    trip.sentAt().toString(),
-                    copy.name(),
-                    sha256,
-                    request.due().map(DueTime::toString).orElse(""),
-                    words,
-                    trip.version(),
-                    trip.rate().map(Rate::toString).orElse(""));
-            record(code, person, TripEvent.Kind.SENT, copy.name());
-            changed(trip, transaction);
+            for (Trip trip : trips) {
+                insert(trip);
+                record(trip.code(), trip.person(), TripEvent.Kind.SENT, trip.sentName());
+                transaction.tell(listener -> listener.tripChanged(trip));
+            }
+            transaction.afterwards(this::readTrips);
             return null;
         }));
-        return trip;
+        return trips;
+    }
+
+    private Trip trip(Sending sending) {
+        try {
+            return new Trip(
+                    sending.code(),
+                    sending.track().id(),
+                    sending.person(),
+                    sending.request().purpose(),
+                    clock.instant(),
+                    sending.copy().name(),
+                    files.keep(sending.copy()),
+                    sending.request().due(),
+                    sending.words(),
+                    Optional.empty(),
+                    false,
+                    sending.track().version().number(),
+                    Optional.ofNullable(sending.request().rates().get(sending.person())));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private void insert(Trip trip) {
+        database.update(
+                "insert into trip (code, track, person, purpose, sent_at, sent_name, sent_sha256, due, words, version, rate)"
+                        + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                trip.code(),
+                trip.track(),
+                trip.person(),
+                trip.purpose().name(),
+                trip.sentAt().toString(),
+                trip.sentName(),
+                trip.sentSha256(),
+                trip.due().map(DueTime::toString).orElse(""),
+                trip.words(),
+                trip.version(),
+                trip.rate().map(Rate::toString).orElse(""));
     }
 
     /** Has a copy not waited for any more. */
