@@ -26,6 +26,7 @@ import org.swaplane.wording.Wording;
 /** All tracks of the lane down, the conditions of their release across. */
 final class ReleaseTable extends TableView<Releasing.Row> {
     private static final double CONDITION = 96;
+    private static final double LEAST_CONDITION = 80;
     private static final double CHOSEN = 40;
 
     private final LaneSession session;
@@ -109,6 +110,9 @@ final class ReleaseTable extends TableView<Releasing.Row> {
                 ReleaseTable::state,
                 Comparator.comparing(
                         row -> row.gate().isEmpty() ? -1 : row.open().size()));
+        file.setMinWidth(130);
+        language.setMinWidth(60);
+        state.setMinWidth(78);
         getColumns().setAll(List.of(chosen, file, language, state));
         shownConditions.forEach(id -> getColumns().add(condition(id)));
         ScaledColumns.of(this, session.person());
@@ -135,11 +139,11 @@ final class ReleaseTable extends TableView<Releasing.Row> {
         Label head = new Label(Wording.text("gate." + id + ".name"));
         head.setWrapText(true);
         head.getStyleClass().add("column-head");
-        head.setPrefWidth(CONDITION - 8);
+        head.maxWidthProperty().bind(column.widthProperty().subtract(8));
         column.setGraphic(head);
         column.setId("condition-" + id);
         column.setPrefWidth(CONDITION);
-        column.setMinWidth(CONDITION);
+        column.setMinWidth(LEAST_CONDITION);
         column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
         column.setCellFactory(any -> new ConditionCell(id));
         column.setComparator(Comparator.comparing(row -> word(row, id)));
