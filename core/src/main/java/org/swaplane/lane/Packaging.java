@@ -4,6 +4,7 @@ import static org.swaplane.wording.Wording.text;
 
 import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -494,6 +495,16 @@ public final class Packaging {
         Path file = lane.folder().resolve("preview").resolve(Path.of(planned).getFileName());
         Files.createDirectories(file.getParent());
         NewFile.write(file, true, out -> track.write(out, progress));
+        return file;
+    }
+
+    /** Puts the client's file into the lane's folder {@code preview}, only to be looked at. */
+    public Path original(TrackSnapshot track) throws IOException {
+        Path file = lane.folder().resolve("preview").resolve("original-" + track.name());
+        Files.createDirectories(file.getParent());
+        try (InputStream in = lane.trackStore().original(track.track()).open()) {
+            NewFile.write(file, true, in::transferTo);
+        }
         return file;
     }
 

@@ -3,6 +3,7 @@ package org.swaplane.desktop.release;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 import javafx.beans.Observable;
 import javafx.geometry.Orientation;
@@ -41,12 +42,15 @@ public final class ReleaseView implements View {
             ViewId.RELEASE, session -> 0, context -> new ReleaseView(context.session(), context.opener()));
 
     private static final String ALL_LANGUAGES = "";
+    /** Parts that scroll by themselves. */
+    private static final Set<String> LISTS = Set.of("look", "releases");
 
     private final LaneSession session;
     private final FileOpener opener;
     private final ReleaseTable table;
     private final ConditionsPane conditions;
     private final OptionsPane options;
+    private final SideBySidePane sideBySide;
     private final ReleasesPane releases;
     private final ComboBox<String> language;
     private final Label ready = Controls.quiet("");
@@ -65,6 +69,7 @@ public final class ReleaseView implements View {
         this.table = new ReleaseTable(session);
         this.conditions = new ConditionsPane(session);
         this.options = new OptionsPane(session);
+        this.sideBySide = new SideBySidePane(session);
         this.releases = new ReleasesPane(session, opener);
         this.language = Choice.of(
                 "release-language",
@@ -101,6 +106,7 @@ public final class ReleaseView implements View {
         Map<String, Node> contents = new LinkedHashMap<>();
         contents.put("conditions", conditions);
         contents.put("options", options);
+        contents.put("look", sideBySide);
         contents.put("releases", releases);
         VBox body = new VBox();
         VBox.setVgrow(body, Priority.ALWAYS);
@@ -111,7 +117,7 @@ public final class ReleaseView implements View {
             button.setToggleGroup(group);
             button.selectedProperty().addListener((property, before, chosen) -> {
                 if (chosen) {
-                    body.getChildren().setAll(name.equals("releases") ? content : scrolled(content));
+                    body.getChildren().setAll(LISTS.contains(name) ? content : scrolled(content));
                     VBox.setVgrow(body.getChildren().get(0), Priority.ALWAYS);
                 }
             });
@@ -219,6 +225,7 @@ public final class ReleaseView implements View {
 
     private void showSelected() {
         conditions.show(table.selected());
+        sideBySide.show(table.selected());
     }
 
     private void showButtons() {

@@ -26,6 +26,7 @@ import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.release.FileNaming;
 import org.swaplane.release.Gate;
+import org.swaplane.release.PagePictures;
 import org.swaplane.release.ReleaseOptions;
 import org.swaplane.task.CancelledException;
 import org.swaplane.task.CannotProceedException;
@@ -379,6 +380,45 @@ public final class Releasing {
                                 : ReleaseDifference.between(session.lane(), earlier.get(), release),
                         done,
                         session::failed);
+    }
+
+    /**
+     * A document before it goes, beside its original.
+     *
+     * @param original its pages as pictures; none where no program here can render them
+     * @param originalText its paragraphs, where there are no pictures
+     */
+    public record SideBySide(
+            List<Path> original, List<Path> translated, List<String> originalText, List<String> translatedText) {}
+
+    /** Renders both as pages, or reads both as text. */
+    public void look(Track track, Consumer<SideBySide> done) {
+        session.background()
+                .run(Strings.text("task.pages", track.name()), progress -> sideBySide(track, progress), done);
+    }
+
+    private SideBySide sideBySide(Track track, Progress progress) throws IOException {
+        TrackSnapshot of = track.now(progress);
+        if (of.isDocument() && PagePictures.program().isPresent()) {
+            try {
+                Packaging packaging = new Packaging(session.lane(), conditions);
+                Path folder = session.lane().folder().resolve("preview");
+                List<Path> original =
+                        PagePictures.of(packaging.original(of), folder.resolve("pages-original"), progress);
+                List<Path> translated =
+                        PagePictures.of(packaging.preview(of, progress), folder.resolve("pages-translated"), progress);
+                return new SideBySide(original, translated, List.of(), List.of());
+            } catch (CannotProceedException e) {
+                // Then as text.
+            }
+        }
+        List<String> original = new ArrayList<>();
+        List<String> translated = new ArrayList<>();
+        for (int i = 0; i < of.size(); i++) {
+            original.add(of.segment(i).source().plainText());
+            translated.add(of.target(i).plainText());
+        }
+        return new SideBySide(List.of(), List.of(), original, translated);
     }
 
     /** Writes the file as it stands now into the lane's folder {@code preview}, and opens it. */
