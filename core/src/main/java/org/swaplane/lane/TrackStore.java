@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Fingerprint;
@@ -46,6 +47,9 @@ public final class TrackStore {
     private final LaneWriter writer;
     private final Clock clock;
     private final List<PositionalData> positional;
+    /** Rules that were read, by their SHA-256: the tracks of a lane share a few. */
+    private final Map<String, SegmentationRules> segmentations = new ConcurrentHashMap<>();
+
     private final SourceVersions versions;
     /** Those that were removed, too. */
     private volatile List<Track> tracks;
@@ -414,9 +418,14 @@ public final class TrackStore {
         if (sha256.isEmpty()) {
             return SegmentationRules.BY_PARAGRAPH;
         }
-        try (InputStream in = files.source(SEGMENTATION, sha256).open()) {
-            return Srx.read(SEGMENTATION, in);
+        SegmentationRules known = segmentations.get(sha256);
+        if (known == null) {
+            try (InputStream in = files.source(SEGMENTATION, sha256).open()) {
+                known = Srx.read(SEGMENTATION, in);
+            }
+            segmentations.put(sha256, known);
         }
+        return known;
     }
 
     /** Reads a track's file by other options; changes nothing. */
