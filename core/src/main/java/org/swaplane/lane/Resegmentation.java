@@ -132,6 +132,7 @@ public final class Resegmentation {
         return LaneWriter.await(lane.writer()
                 .submit(
                         transaction -> {
+                            track.refuseHandedOver();
                             refuseAway(track);
                             if (!track.reading().options().equals(before)) {
                                 throw new CannotProceedException(track.name(), "problem.resegmented-meanwhile");

@@ -105,6 +105,13 @@ public final class Track {
         return handedOver;
     }
 
+    /** @throws CannotProceedException when the client has it back */
+    void refuseHandedOver() {
+        if (handedOver) {
+            throw new CannotProceedException(name, "problem.handed-over");
+        }
+    }
+
     void setHandedOver(boolean other) {
         handedOver = other;
     }

@@ -30,7 +30,7 @@ final class TrackWriter {
     }
 
     EditOutcome edit(EditRequest request, LaneTransaction transaction) {
-        refuseHandedOver();
+        track.refuseHandedOver();
         TrackSnapshot now = transaction.now(track);
         Map<Integer, Value> edits = new LinkedHashMap<>();
         List<Change> changes = new ArrayList<>();
@@ -60,12 +60,6 @@ final class TrackWriter {
         TrackSnapshot after = now.with(edits);
         publish(after, step, transaction);
         return new EditOutcome(Optional.of(step), after, conflicts);
-    }
-
-    private void refuseHandedOver() {
-        if (track.isHandedOver()) {
-            throw new CannotProceedException(track.name(), "problem.handed-over");
-        }
     }
 
     private void refuseLocked(EditRequest request, EditRequest.Wanted wanted) {
@@ -122,7 +116,7 @@ final class TrackWriter {
 
     /** Passes over steps all of whose segments are no more. */
     Optional<Step> undo(LaneTransaction transaction) throws Exception {
-        refuseHandedOver();
+        track.refuseHandedOver();
         endStep(transaction);
         TrackSnapshot now = transaction.now(track);
         for (Journal.Undoable each : track.journal().newest(MOST_PASSED_OVER)) {
@@ -147,7 +141,7 @@ final class TrackWriter {
     }
 
     Optional<Step> redo(LaneTransaction transaction) throws Exception {
-        refuseHandedOver();
+        track.refuseHandedOver();
         endStep(transaction);
         TrackSnapshot now = transaction.now(track);
         Optional<Journal.Undoable> undone = track.journal().undoneLast();

@@ -263,6 +263,7 @@ public final class VersionUpdate {
         return LaneWriter.await(lane.writer()
                 .submit(
                         transaction -> {
+                            track.refuseHandedOver();
                             boolean asItWas = track.reading().options().equals(optionsBefore)
                                     && track.version().number() == versionBefore;
                             if (!asItWas) {

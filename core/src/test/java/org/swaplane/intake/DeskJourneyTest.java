@@ -183,6 +183,14 @@ class DeskJourneyTest {
         assertThatThrownBy(() -> translate(track, "Later ⟦1⟧14:05⟦/1⟧")).hasMessageContaining("handed over");
         assertThatThrownBy(() -> LaneWriter.await(lane.writer().undo(track))).hasMessageContaining("handed over");
 
+        assertThatThrownBy(() -> {
+                    VersionUpdate update = new VersionUpdate(lane);
+                    update.take(
+                            update.of(track, lane.trackStore().original(track), Progress.NONE),
+                            VersionUpdate.Choices.DEFAULT);
+                })
+                .hasMessageContaining("handed over");
+
         server.giveBack("t-1", "The pier has changed");
         lane.deskJobs().refresh(desk, server.address(), Progress.NONE);
 
