@@ -9,6 +9,7 @@ import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -257,6 +258,7 @@ public final class DeskJobs {
         if (job.accepted().isEmpty()) {
             throw new CannotProceedException(job.task().title(), "desk.not-accepted");
         }
+        refuseUnreturned(job);
         DeskReceipt receipt = desk.handOver(job.task(), job.accepted(), progress);
         LaneWriter.await(writer.submit(transaction -> {
             database.update(
@@ -272,7 +274,22 @@ public final class DeskJobs {
         return receipt;
     }
 
-    /** Asks the desk how the lane's tasks stand: some may have been changed or given back, or closed by an answer that was lost. */
+    /** What was edited after the return would stay behind. */
+    private void refuseUnreturned(DeskJob job) {
+        Instant returned = history(job).stream()
+                .filter(event -> event.kind() == DeskJob.Kind.RETURNED)
+                .map(DeskJob.Event::at)
+                .max(Comparator.naturalOrder())
+                .orElse(Instant.EPOCH);
+        for (Track track : job.tracks().values()) {
+            int changed = track.changedSince(returned).size();
+            if (changed > 0) {
+                throw new CannotProceedException(track.name(), "desk.not-returned", changed);
+            }
+        }
+    }
+
+    /** Asks the desk how the lane's tasks stand: some may have been changed or given back. */
     public void refresh(ClientDesk desk, String address, Progress progress) throws IOException {
         for (DeskJob job : all()) {
             if (job.desk().equals(address)) {

@@ -213,7 +213,7 @@ public final class LaneSettings {
         return get(NAMING).map(FileNaming::new).orElse(FileNaming.DEFAULT);
     }
 
-    public CompletableFuture<Void> setNaming(FileNaming naming) {
+    CompletableFuture<Void> setNaming(FileNaming naming) {
         return set(NAMING, naming.pattern());
     }
 

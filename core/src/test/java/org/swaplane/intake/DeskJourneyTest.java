@@ -153,6 +153,10 @@ class DeskJourneyTest {
         translate(german, "Die Fähre fährt um ⟦1⟧14:05⟦/1⟧.");
         assertThat(giveBack("").accepted()).isTrue();
         assertThat(job().problems()).isEmpty();
+        translate(german, "Die Fähre fährt täglich um ⟦1⟧14:05⟦/1⟧.");
+        assertThatThrownBy(() -> lane.deskJobs().handOver(desk, job(), Progress.NONE))
+                .hasMessageContaining("after it was returned");
+        assertThat(giveBack("").accepted()).isTrue();
         DeskReceipt receipt = lane.deskJobs().handOver(desk, job(), Progress.NONE);
 
         assertThat(desk.tasks(Progress.NONE)).isEmpty();
@@ -164,6 +168,7 @@ class DeskJourneyTest {
                         DeskJob.Kind.ACCEPTED,
                         DeskJob.Kind.FETCHED,
                         DeskJob.Kind.REFUSED,
+                        DeskJob.Kind.RETURNED,
                         DeskJob.Kind.RETURNED,
                         DeskJob.Kind.HANDED_OVER);
     }

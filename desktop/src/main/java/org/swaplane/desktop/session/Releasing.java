@@ -24,7 +24,6 @@ import org.swaplane.lane.ReleaseDifference;
 import org.swaplane.lane.ReleaseStore;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
-import org.swaplane.release.FileNaming;
 import org.swaplane.release.Gate;
 import org.swaplane.release.PagePictures;
 import org.swaplane.release.ReleaseOptions;
@@ -279,21 +278,6 @@ public final class Releasing {
     /** The pattern of names that the lane uses where a form has none of its own. */
     public String naming() {
         return session.lane().settings().naming().pattern();
-    }
-
-    /** Sets that pattern, unless it gives no name, which is said then. */
-    public void setNaming(String pattern) {
-        session.background()
-                .run(
-                        Strings.text("task.naming"),
-                        progress -> {
-                            new FileNaming(pattern).name("sample.xlf", FileNaming.SAMPLE);
-                            return session.lane()
-                                    .settings()
-                                    .setNaming(new FileNaming(pattern))
-                                    .join();
-                        },
-                        done -> refresh());
     }
 
     /** Does without a condition of tracks, or asks for it again where there is no reason. */
