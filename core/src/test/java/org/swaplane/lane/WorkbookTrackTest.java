@@ -73,7 +73,7 @@ class WorkbookTrackTest {
     @Test
     void itIsTakenForABilingualFile() throws IOException {
         Path file = folder.resolve("sent by the client.xlsx");
-        try (InputStream in = fares().open()) {
+        try (InputStream in = lane.trackStore().original(track).open()) {
             Files.copy(in, file);
         }
 
