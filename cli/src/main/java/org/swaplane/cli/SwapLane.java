@@ -38,7 +38,8 @@ import picocli.CommandLine.ScopeType;
             MemoryCommand.class,
             FillCommand.class,
             AnalyzeCommand.class,
-            AlignCommand.class
+            AlignCommand.class,
+            ScoreCommand.class
         })
 public final class SwapLane implements Runnable {
     @Option(names = "--debug", scope = ScopeType.INHERIT, description = "On failure, print the trace.")

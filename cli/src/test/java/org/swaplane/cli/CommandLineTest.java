@@ -5,64 +5,26 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.TimeZone;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.demo.DemoReviewer;
 
-class CommandLineTest {
-    @TempDir
-    private Path folder;
-
-    private final PrintStream systemOut = System.out;
-    private final PrintStream systemErr = System.err;
-    private final ByteArrayOutputStream out = new ByteArrayOutputStream();
-    private final ByteArrayOutputStream err = new ByteArrayOutputStream();
+class CommandLineTest extends CommandTest {
     private Path demo;
 
     @BeforeEach
-    void listen() throws IOException {
-        System.setOut(new PrintStream(out, true, StandardCharsets.UTF_8));
-        System.setErr(new PrintStream(err, true, StandardCharsets.UTF_8));
+    void writeDemo() throws IOException {
         demo = Files.write(folder.resolve("info.xlf"), DemoLane.file());
-    }
-
-    @AfterEach
-    void stopListening() {
-        System.setOut(systemOut);
-        System.setErr(systemErr);
-    }
-
-    private int run(Object... arguments) {
-        out.reset();
-        err.reset();
-        return SwapLane.run(Arrays.stream(arguments).map(Object::toString).toArray(String[]::new));
-    }
-
-    private String printed() {
-        return out.toString(StandardCharsets.UTF_8);
-    }
-
-    private String complaint() {
-        return err.toString(StandardCharsets.UTF_8);
-    }
-
-    private JsonNode json() throws IOException {
-        return new ObjectMapper().readTree(printed());
     }
 
     @Test

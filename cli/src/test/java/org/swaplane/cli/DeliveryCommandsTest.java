@@ -2,23 +2,15 @@ package org.swaplane.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.Arrays;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.swaplane.demo.DemoDesk;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.desk.server.DeskServer;
@@ -26,41 +18,7 @@ import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 
 /** Delivery on the command line: packages of a lane, documents of many pairs, and the client's desk. */
-class DeliveryCommandsTest {
-    @TempDir
-    private Path folder;
-
-    private final PrintStream systemOut = System.out;
-    private final PrintStream systemErr = System.err;
-    private final ByteArrayOutputStream out = new ByteArrayOutputStream();
-    private final ByteArrayOutputStream err = new ByteArrayOutputStream();
-
-    @BeforeEach
-    void listen() {
-        System.setOut(new PrintStream(out, true, StandardCharsets.UTF_8));
-        System.setErr(new PrintStream(err, true, StandardCharsets.UTF_8));
-    }
-
-    @AfterEach
-    void stopListening() {
-        System.setOut(systemOut);
-        System.setErr(systemErr);
-    }
-
-    private int run(Object... arguments) {
-        out.reset();
-        err.reset();
-        return SwapLane.run(Arrays.stream(arguments).map(Object::toString).toArray(String[]::new));
-    }
-
-    private JsonNode json() throws IOException {
-        return new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
-    }
-
-    private String complaint() {
-        return err.toString(StandardCharsets.UTF_8);
-    }
-
+class DeliveryCommandsTest extends CommandTest {
     @Test
     void aPackageIsMadeOnlyWhenConditionsAreMetOrAReasonIsGiven() throws IOException {
         Path lane = folder.resolve("lane");
@@ -129,7 +87,7 @@ class DeliveryCommandsTest {
         assertThat(json().get("files")).hasSize(2);
         assertThat(run("merge", ferry, deck, two, other, "--out-dir", results, "--force"))
                 .isEqualTo(1);
-        assertThat(out.toString(StandardCharsets.UTF_8)).contains("3.xlf");
+        assertThat(printed()).contains("3.xlf");
         assertThat(run("merge", ferry, deck, "--out-dir", results)).isEqualTo(2);
         assertThat(run("merge", ferry, deck, one, "-o", folder.resolve("x.html")))
                 .isEqualTo(2);

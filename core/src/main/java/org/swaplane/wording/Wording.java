@@ -36,6 +36,11 @@ public final class Wording {
         return language.locale();
     }
 
+    /** Whether there is a sentence for {@code key}. */
+    public static boolean has(String key) {
+        return language.bundle().containsKey(key);
+    }
+
     /** The sentence for {@code key}; a key that is missing shows as {@code <key>}. */
     public static String text(String key, Object... arguments) {
         Language now = language;
