@@ -49,6 +49,7 @@ class ArchitectureTest {
             "release",
             "desk",
             "lane",
+            "jobreport",
             "review",
             "intake",
             "demo");

@@ -39,7 +39,8 @@ import picocli.CommandLine.ScopeType;
             FillCommand.class,
             AnalyzeCommand.class,
             AlignCommand.class,
-            ScoreCommand.class
+            ScoreCommand.class,
+            ReportCommand.class
         })
 public final class SwapLane implements Runnable {
     @Option(names = "--debug", scope = ScopeType.INHERIT, description = "On failure, print the trace.")

@@ -220,6 +220,31 @@ final class Database implements AutoCloseable {
         }
     }
 
+    /** Takes one row after the other. */
+    interface RowTaker {
+        void take(ResultSet row) throws SQLException;
+    }
+
+    /** Goes through rows without keeping them; one connection is busy meanwhile, and nobody waits for it. */
+    void each(RowTaker taker, String sql, Object... values) {
+        BlockingWork.begins();
+        try {
+            Connection connection = borrow();
+            try (PreparedStatement statement = connection.prepareStatement(sql)) {
+                bind(statement, values);
+                try (ResultSet rows = statement.executeQuery()) {
+                    while (rows.next()) {
+                        taker.take(rows);
+                    }
+                }
+            } finally {
+                giveBack(connection);
+            }
+        } catch (SQLException e) {
+            throw failed(e);
+        }
+    }
+
     private static <T> List<T> query(Connection connection, RowReader<T> reader, String sql, Object... values)
             throws SQLException {
         try (PreparedStatement statement = connection.prepareStatement(sql)) {

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.swaplane.content.Content;
+import org.swaplane.effort.Visit;
 
 /**
  * What somebody wants done to segments of a track, as one step; made against a snapshot, which may be an old one when its turn comes.

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.swaplane.document.State;
+import org.swaplane.effort.Visit;
 
 /**
  * The steps of one track in the lane's database, by the keys of its segments: written at once, undone and redone in order, read again
@@ -65,7 +66,8 @@ final class Journal {
                 reading.map(Reading::after).orElse(null),
                 reading.map(Reading::versionBefore).orElse(null));
         database.updateAll(
-                "insert into change (step, key, key_before, " + VALUES + ") values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                "insert into change (step, key, key_before, " + VALUES
+                        + ", words) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
                 changes.stream()
                         .map(change -> new Object[] {
                             id,
@@ -78,7 +80,8 @@ final class Journal {
                             ContentCodec.write(change.after().target()),
                             change.after().state().name(),
                             change.after().locked(),
-                            change.after().origin().written()
+                            change.after().origin().written(),
+                            change.words()
                         })
                         .toList());
         return new Step(id, kind, who, at, trip, changes);
@@ -99,11 +102,11 @@ final class Journal {
                 step.who(),
                 step.at(),
                 step.trip(),
-                List.of(new Change(change.key(), change.before(), after)));
+                List.of(new Change(change.key(), change.before(), after, change.words())));
     }
 
-    /** Notes a visit, or how it went on; returns its id. */
-    long visited(int version, Optional<Long> known, String key, String who, Visit visit) {
+    /** Notes a visit to a segment with so many words, or how it went on; returns its id. */
+    long visited(int version, Optional<Long> known, String key, int words, String who, Visit visit) {
         if (known.isPresent()) {
             database.update(
                     "update visit set ended_at = ?, active_ms = ? where id = ?",
@@ -113,14 +116,16 @@ final class Journal {
             return known.get();
         }
         return database.update(
-                "insert into visit (track, version, key, who, began_at, ended_at, active_ms) values (?, ?, ?, ?, ?, ?, ?)",
+                "insert into visit (track, version, key, who, began_at, ended_at, active_ms, words)"
+                        + " values (?, ?, ?, ?, ?, ?, ?, ?)",
                 track,
                 version,
                 key,
                 who,
                 visit.began().toString(),
                 visit.ended().toString(),
-                visit.active().toMillis());
+                visit.active().toMillis(),
+                words);
     }
 
     /** A step that can be undone or redone, and how the track is read without it or with it. */

@@ -8,9 +8,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.swaplane.effort.Effort;
+import org.swaplane.effort.Period;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.reviewcopy.ReviewCopyFormats;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Progress;
 import org.swaplane.wording.Phrase;
 
 /**
@@ -38,6 +41,8 @@ public final class Lane implements AutoCloseable {
     private final ReferenceFiles referenceFiles;
     private final LaneMemories memories;
     private final LaneTerms terms;
+    private final TimeLog timeLog;
+    private final QualityStore quality;
     private final ReviewCopyFormats copies = ReviewCopyFormats.ofInstalled();
 
     private Lane(LaneFolder folder, FormatRegistry formats, Clock clock, Optional<LaneLock> lock, Database database) {
@@ -61,6 +66,8 @@ public final class Lane implements AutoCloseable {
         referenceFiles = new ReferenceFiles(settings);
         memories = new LaneMemories(this, folder.path().resolve("memory"));
         writer.listen(memories);
+        timeLog = new TimeLog(database, clock, writer, settings);
+        quality = new QualityStore(database, clock, writer, settings);
         deskJobs = new DeskJobs(this, database, clock, writer);
     }
 
@@ -233,6 +240,21 @@ public final class Lane implements AutoCloseable {
 
     public LaneMemories memories() {
         return memories;
+    }
+
+    /** Time that is not spent at segments. */
+    public TimeLog timeLog() {
+        return timeLog;
+    }
+
+    /** How good it is, as people evaluated it. */
+    public QualityStore quality() {
+        return quality;
+    }
+
+    /** What these tracks took within a period, by the journal. */
+    public Effort effort(List<Track> of, Period period, Progress progress) {
+        return new EffortReader(database, of, trips.all(), timeLog, period).read(progress);
     }
 
     /** As far as its journal has come; the same as long as nothing is done, undone or redone. */

@@ -1,6 +1,7 @@
 package org.swaplane.lane;
 
 import java.util.Locale;
+import org.swaplane.effort.Bands;
 import org.swaplane.release.Gate;
 
 /** What a person can say about a lane in its settings; what is not said has a default. */
@@ -21,6 +22,16 @@ public enum LaneDetail {
     NAMING("{name}_{target}.{ext}"),
     /** Seconds. */
     IDLE_LIMIT_SECONDS("60"),
+    /** Whether it is recorded how long people work at it. */
+    RECORD_TIME("true"),
+    /** Ranges of similarity by which changes are told, as {@link org.swaplane.effort.Bands#parse} reads them. */
+    EDIT_BANDS(Bands.DEFAULT.toString()),
+    /** What errors are called and weigh here, as {@link org.swaplane.quality.QualityScheme#parse} reads it; empty for MQM's. */
+    QUALITY_SCHEME(""),
+    /** The rate cards that hold here, as {@link org.swaplane.rates.RateCard#parse} reads them. */
+    RATE_CARDS(""),
+    /** What was offered before the work, as {@link Offer#parse} reads it; empty for nothing. */
+    OFFER(""),
     /** Conditions of a release that must be met here, by their ids, parted by spaces. */
     RELEASE_CONDITIONS(String.join(" ", Gate.USUAL)),
     /** What the client wants to get, as {@link org.swaplane.release.ReleaseOptions#parse} reads it. */

@@ -135,6 +135,15 @@ public final class LaneSettings {
         return set(LaneDetail.RELEASE_OPTIONS, options.toJson());
     }
 
+    /** What was offered before the work. */
+    public Optional<Offer> offer() {
+        return Offer.parse(detail(LaneDetail.OFFER));
+    }
+
+    public CompletableFuture<Void> setOffer(Offer offer) {
+        return set(LaneDetail.OFFER, offer.toJson());
+    }
+
     /** How much words count here by their match. */
     public WordWeights wordWeights() {
         return WordWeights.parse(detail(LaneDetail.WORD_WEIGHTS)).orElse(WordWeights.NONE);

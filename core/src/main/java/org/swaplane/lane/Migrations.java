@@ -27,7 +27,9 @@ final class Migrations {
             "10-origins",
             "11-notes",
             "12-releases",
-            "13-desk");
+            "13-desk",
+            "14-effort",
+            "15-quality");
 
     /** Columns that the tables did not have before lanes were numbered. */
     private static final List<String> UNNUMBERED = List.of(

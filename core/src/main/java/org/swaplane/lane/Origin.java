@@ -64,7 +64,7 @@ public record Origin(Kind kind, int score, String name) {
     }
 
     /** What {@link #written} wrote. */
-    static Origin of(String written) {
+    public static Origin of(String written) {
         if (written.isEmpty()) {
             return RECEIVED;
         }

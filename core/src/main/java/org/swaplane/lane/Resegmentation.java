@@ -179,7 +179,8 @@ public final class Resegmentation {
         List<Change> changes = new ArrayList<>();
         for (int i = 0; i < after.size(); i++) {
             int at = keys.indexOf(keysNow.get(i));
-            changes.add(new Change(keysNow.get(i), at < 0 ? nothing : before.get(at), after.get(i)));
+            changes.add(
+                    new Change(keysNow.get(i), at < 0 ? nothing : before.get(at), after.get(i), read.words(first + i)));
         }
         for (int i = 0; i < keys.size(); i++) {
             if (!keysNow.contains(keys.get(i))) {

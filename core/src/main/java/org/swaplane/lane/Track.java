@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.swaplane.document.BilingualDocument;
+import org.swaplane.effort.Visit;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import org.swaplane.version.ContentSketch;
@@ -98,6 +99,11 @@ public final class Track {
 
     void setReading(TrackReading other) {
         reading = other;
+    }
+
+    /** Whether it is recorded how long people work at it. */
+    boolean isTimeRecorded() {
+        return store.isTimeRecorded();
     }
 
     /** Whether the client has it back, so that it cannot be edited any more. */

@@ -107,6 +107,11 @@ public final class TrackStore {
                 "select * from track order by id"));
     }
 
+    /** Whether this lane records how long people work. */
+    boolean isTimeRecorded() {
+        return Boolean.parseBoolean(settings.detail(LaneDetail.RECORD_TIME));
+    }
+
     /** All that are on the board, in the order in which they came. */
     public List<Track> all() {
         List<Track> every = tracks;

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import org.swaplane.effort.Visit;
 import org.swaplane.task.CannotProceedException;
 
 /** Edits one track within the transactions of the {@link LaneWriter}, on its thread. */
@@ -21,9 +22,10 @@ final class TrackWriter {
     /**
      * A visit that was written.
      *
+     * @param id in the journal; empty where no time is recorded
      * @param step what was typed during it; empty as long as it is nothing, and when something else was done since
      */
-    private record OpenVisit(long number, long id, Optional<Step> step) {}
+    private record OpenVisit(long number, Optional<Long> id, Optional<Step> step) {}
 
     TrackWriter(Track track) {
         this.track = track;
@@ -51,7 +53,7 @@ final class TrackWriter {
                 continue;
             }
             edits.put(index.getAsInt(), wanted.after());
-            changes.add(new Change(wanted.key(), there, wanted.after()));
+            changes.add(new Change(wanted.key(), there, wanted.after(), now.words(index.getAsInt())));
         }
         if (changes.isEmpty()) {
             return new EditOutcome(Optional.empty(), now, conflicts);
@@ -71,8 +73,14 @@ final class TrackWriter {
     private Step write(EditRequest request, List<Change> changes, LaneTransaction transaction) {
         Journal journal = track.journal();
         Optional<Long> visit = request.visit()
+                .filter(each -> track.isTimeRecorded())
                 .map(each -> journal.visited(
-                        track.version().number(), known(each), changes.get(0).key(), request.who(), each));
+                        track.version().number(),
+                        known(each),
+                        changes.get(0).key(),
+                        changes.get(0).words(),
+                        request.who(),
+                        each));
         Optional<Step> begun = request.visit().flatMap(this::typed);
         Step step;
         if (begun.isPresent()) {
@@ -81,14 +89,13 @@ final class TrackWriter {
             step = journal.append(
                     track.version().number(), request.kind(), request.who(), request.trip(), visit, changes);
         }
-        OpenVisit now = visit.map(id -> new OpenVisit(request.visit().get().number(), id, Optional.of(step)))
-                .orElse(null);
-        transaction.afterwards(() -> open = Optional.ofNullable(now));
+        Optional<OpenVisit> now = request.visit().map(each -> new OpenVisit(each.number(), visit, Optional.of(step)));
+        transaction.afterwards(() -> open = now);
         return step;
     }
 
     private Optional<Long> known(Visit visit) {
-        return open.filter(each -> each.number() == visit.number()).map(OpenVisit::id);
+        return open.filter(each -> each.number() == visit.number()).flatMap(OpenVisit::id);
     }
 
     /** What was typed in this visit, if it is still the newest step. */
@@ -97,9 +104,15 @@ final class TrackWriter {
     }
 
     void visited(String key, String who, Visit visit, LaneTransaction transaction) {
-        long id = track.journal().visited(track.version().number(), known(visit), key, who, visit);
+        if (!track.isTimeRecorded()) {
+            return;
+        }
+        int words = track.loaded()
+                .map(now -> now.index(key).stream().map(now::words).findFirst().orElse(-1))
+                .orElse(-1);
+        long id = track.journal().visited(track.version().number(), known(visit), key, words, who, visit);
         Optional<Step> step = typed(visit);
-        transaction.afterwards(() -> open = Optional.of(new OpenVisit(visit.number(), id, step)));
+        transaction.afterwards(() -> open = Optional.of(new OpenVisit(visit.number(), Optional.of(id), step)));
     }
 
     /** What comes next is a step of its own. */

@@ -332,7 +332,8 @@ public final class VersionUpdate {
                         segment.key(),
                         each.old() < 0 ? "" : now.keyAt(each.old()),
                         each.old() < 0 ? base : now.value(each.old()),
-                        after));
+                        after,
+                        preview.read.words(each.now())));
             }
         }
         return changes;

@@ -58,6 +58,11 @@ public final class WordAnalysis {
             return this != LOCKED && this != TRANSLATED;
         }
 
+        /** The band of a match with this score; of none where it is too far off. */
+        public static Band ofScore(int score) {
+            return score < LEAST ? NONE : of(score);
+        }
+
         private static Band of(int score) {
             return score >= 100
                     ? EXACT

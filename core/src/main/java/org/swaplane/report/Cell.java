@@ -1,18 +1,19 @@
 package org.swaplane.report;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.OptionalLong;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.swaplane.compare.Span;
 
 /**
  * One value of a report.
  *
- * @param number what it is where it is a number, so that a workbook can count with it
+ * @param number what it is where it is a number, so that a workbook can count with it; shown with as many decimals as it has
  */
-public record Cell(List<Piece> pieces, OptionalLong number, Tone tone) {
+public record Cell(List<Piece> pieces, Optional<BigDecimal> number, Tone tone) {
     /** A run of text; a marked one differs from its counterpart. */
     public record Piece(String text, boolean marked) {}
 
@@ -30,11 +31,16 @@ public record Cell(List<Piece> pieces, OptionalLong number, Tone tone) {
     }
 
     public static Cell of(String text, Tone tone) {
-        return new Cell(text.isEmpty() ? List.of() : List.of(new Piece(text, false)), OptionalLong.empty(), tone);
+        return new Cell(text.isEmpty() ? List.of() : List.of(new Piece(text, false)), Optional.empty(), tone);
     }
 
     public static Cell of(long number) {
-        return new Cell(List.of(new Piece(String.valueOf(number), false)), OptionalLong.of(number), Tone.NUMBER);
+        return of(BigDecimal.valueOf(number), String.valueOf(number));
+    }
+
+    /** A number, and how people read it. */
+    public static Cell of(BigDecimal number, String shown) {
+        return new Cell(List.of(new Piece(shown, false)), Optional.of(number), Tone.NUMBER);
     }
 
     /** A text of which some spans are marked; they must be in order. */
@@ -47,7 +53,7 @@ public record Cell(List<Piece> pieces, OptionalLong number, Tone tone) {
             at = span.end();
         }
         add(pieces, text.substring(at), false);
-        return new Cell(List.copyOf(pieces), OptionalLong.empty(), Tone.PLAIN);
+        return new Cell(List.copyOf(pieces), Optional.empty(), Tone.PLAIN);
     }
 
     private static void add(List<Piece> pieces, String text, boolean marked) {

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.apache.commons.csv.CSVFormat;
@@ -20,10 +21,15 @@ final class CsvReport {
             if (!section.heads().isEmpty()) {
                 printer.printRecord(section.heads());
                 for (List<Cell> row : section.rows()) {
-                    printer.printRecord(row.stream().map(Cell::text).toList());
+                    printer.printRecord(row.stream().map(CsvReport::plain).toList());
                 }
             }
         }
         printer.flush();
+    }
+
+    /** Numbers as programs read them, whatever the language. */
+    private static String plain(Cell cell) {
+        return cell.number().map(BigDecimal::toPlainString).orElseGet(cell::text);
     }
 }

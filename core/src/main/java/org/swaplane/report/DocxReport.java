@@ -74,7 +74,8 @@ final class DocxReport {
                     List.of(),
                     report.facts().stream()
                             .map(fact -> List.of(Cell.of(fact.label()), fact.cell()))
-                            .toList());
+                            .toList(),
+                    List.of());
         }
         for (Report.Section section : report.sections()) {
             writeSection(section);
@@ -97,11 +98,11 @@ final class DocxReport {
             paragraph("ListParagraph", Cell.of("– " + item));
         }
         if (!section.rows().isEmpty()) {
-            table(section.heads(), section.rows());
+            table(section.heads(), section.rows(), section.sums());
         }
     }
 
-    private void table(List<String> heads, List<List<Cell>> rows) throws XMLStreamException {
+    private void table(List<String> heads, List<List<Cell>> rows, List<Cell> sums) throws XMLStreamException {
         start("tbl");
         start("tblPr");
         empty("tblStyle", "val", "ReportTable");
@@ -126,17 +127,24 @@ final class DocxReport {
             end(1);
         }
         for (List<Cell> row : rows) {
-            start("tr");
-            start("trPr");
-            empty("cantSplit");
-            end(1);
-            for (int i = 0; i < row.size(); i++) {
-                tableCell(widths[i], "TableText", row.get(i), "");
-            }
-            end(1);
+            row(widths, row, "TableText", "");
+        }
+        if (!sums.isEmpty()) {
+            row(widths, sums, "TableHead", "EFE8D9");
         }
         end(1);
         paragraph("Normal", Cell.of(""));
+    }
+
+    private void row(int[] widths, List<Cell> cells, String style, String fill) throws XMLStreamException {
+        start("tr");
+        start("trPr");
+        empty("cantSplit");
+        end(1);
+        for (int i = 0; i < cells.size(); i++) {
+            tableCell(widths[i], style, cells.get(i), fill);
+        }
+        end(1);
     }
 
     /** Long columns share what short ones leave. */

@@ -1,14 +1,19 @@
 package org.swaplane.report;
 
+import com.ibm.icu.util.ULocale;
 import freemarker.core.HTMLOutputFormat;
+import freemarker.core.TemplateHTMLOutputModel;
 import freemarker.template.Configuration;
 import freemarker.template.TemplateException;
 import freemarker.template.TemplateExceptionHandler;
+import freemarker.template.TemplateModelException;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TimeZone;
@@ -42,6 +47,10 @@ final class HtmlReport {
                             Map.of(
                                     "report",
                                     report,
+                                    "charts",
+                                    charts(report),
+                                    "direction",
+                                    isRightToLeft() ? "rtl" : "ltr",
                                     "language",
                                     Wording.locale().toLanguageTag()),
                             writer);
@@ -49,5 +58,21 @@ final class HtmlReport {
             throw new IllegalStateException("the template does not fit a report", e);
         }
         writer.flush();
+    }
+
+    private static boolean isRightToLeft() {
+        return ULocale.forLocale(Wording.locale()).isRightToLeft();
+    }
+
+    /** The charts of the sections, empty where there is none; they are markup already. */
+    private static List<TemplateHTMLOutputModel> charts(Report report) throws TemplateModelException {
+        List<TemplateHTMLOutputModel> charts = new ArrayList<>();
+        for (Report.Section section : report.sections()) {
+            String id = "c" + charts.size();
+            charts.add(HTMLOutputFormat.INSTANCE.fromMarkup(section.chart()
+                    .map(chart -> SvgChart.of(chart, id, isRightToLeft()))
+                    .orElse("")));
+        }
+        return charts;
     }
 }

@@ -35,6 +35,13 @@ public enum ReportForm {
         public void write(Report report, OutputStream out) throws IOException {
             CsvReport.write(report, out);
         }
+    },
+    /** For programs. */
+    JSON {
+        @Override
+        public void write(Report report, OutputStream out) throws IOException {
+            JsonReport.write(report, out);
+        }
     };
 
     public abstract void write(Report report, OutputStream out) throws IOException;

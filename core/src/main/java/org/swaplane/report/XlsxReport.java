@@ -2,12 +2,16 @@ package org.swaplane.report;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.math.BigDecimal;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.apache.poi.ss.usermodel.CellStyle;
 import org.apache.poi.ss.usermodel.Font;
 import org.apache.poi.ss.usermodel.Row;
 import org.apache.poi.ss.usermodel.VerticalAlignment;
 import org.apache.poi.ss.util.CellRangeAddress;
+import org.apache.poi.ss.util.CellReference;
 import org.apache.poi.ss.util.WorkbookUtil;
 import org.apache.poi.xssf.streaming.SXSSFSheet;
 import org.apache.poi.xssf.streaming.SXSSFWorkbook;
@@ -25,6 +29,7 @@ final class XlsxReport {
     private final SXSSFWorkbook workbook;
     private final CellStyle head;
     private final CellStyle text;
+    private final Map<Integer, CellStyle> numbers = new HashMap<>();
 
     private XlsxReport(SXSSFWorkbook workbook) {
         this.workbook = workbook;
@@ -65,6 +70,25 @@ final class XlsxReport {
         }
         sheet.createFreezePane(0, 1);
         sheet.setAutoFilter(new CellRangeAddress(0, Math.max(0, at - 1), 0, heads.size() - 1));
+        addSums(sheet, section.sums(), at);
+        section.chart().filter(chart -> !chart.isEmpty()).ifPresent(chart -> new XlsxChart(workbook, chart)
+                .place(sheet.getSheetName(), heads.size() + 1));
+    }
+
+    /** What stands below a column is a formula, so that it stays right when somebody corrects a number. */
+    private void addSums(SXSSFSheet sheet, List<Cell> sums, int rows) {
+        if (sums.isEmpty()) {
+            return;
+        }
+        Row row = sheet.createRow(rows);
+        for (int i = 0; i < sums.size(); i++) {
+            fill(row, i, sums.get(i), head);
+            if (sums.get(i).number().isPresent() && rows > 1) {
+                String column = CellReference.convertNumToColString(i);
+                row.getCell(i).setCellFormula("SUM(" + column + "2:" + column + rows + ")");
+                row.getCell(i).setCellValue(sums.get(i).number().get().doubleValue());
+            }
+        }
     }
 
     private static int width(Report.Section section, int column) {
@@ -115,10 +139,23 @@ final class XlsxReport {
         return workbook.createSheet(free);
     }
 
-    private static void fill(Row row, int column, Cell value, CellStyle style) {
+    private CellStyle numberStyle(int decimals) {
+        return numbers.computeIfAbsent(Math.max(0, decimals), scale -> {
+            CellStyle style = workbook.createCellStyle();
+            style.setVerticalAlignment(VerticalAlignment.TOP);
+            style.setDataFormat(
+                    workbook.createDataFormat().getFormat(scale == 0 ? "#,##0" : "#,##0." + "0".repeat(scale)));
+            return style;
+        });
+    }
+
+    private void fill(Row row, int column, Cell value, CellStyle style) {
         var cell = row.createCell(column);
         if (value.number().isPresent()) {
-            cell.setCellValue(value.number().getAsLong());
+            BigDecimal number = value.number().get();
+            cell.setCellValue(number.doubleValue());
+            cell.setCellStyle(numberStyle(number.scale()));
+            return;
         } else {
             String written = value.text();
             cell.setCellValue(written.length() > LONGEST_CELL ? written.substring(0, LONGEST_CELL) : written);

@@ -20,6 +20,9 @@ import org.junit.jupiter.api.io.TempDir;
 import org.swaplane.content.Content;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.document.State;
+import org.swaplane.effort.Attention;
+import org.swaplane.effort.Visit;
+import org.swaplane.effort.VisitClock;
 import org.swaplane.extension.ExtensionRules;
 import org.swaplane.extension.Meaning;
 import org.swaplane.extension.ReadingRule;
@@ -221,7 +224,7 @@ class LaneWriterTest {
     @Test
     void aVisitIsMeasuredWithoutItsPausesAndBelongsToWhatWasTyped() {
         MovedClock clock = new MovedClock();
-        VisitClock visits = new VisitClock(clock, Duration.ofSeconds(60));
+        VisitClock visits = new VisitClock(clock, Duration.ofSeconds(60), new Attention());
         String key = track.now().segment(0).key();
 
         visits.enter();
@@ -233,7 +236,7 @@ class LaneWriterTest {
         visits.alive();
         clock.pass(5);
         LaneWriter.await(
-                lane.writer().visited(track, key, "Mara", visits.leave().orElseThrow()));
+                lane.writer().visited(track, key, "Mara", visits.leave().get(0)));
 
         assertThat(track.visits(key)).extracting(Visit::active).containsExactly(Duration.ofSeconds(15));
         assertThat(track.visits(key))

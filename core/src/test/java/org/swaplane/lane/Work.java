@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.swaplane.effort.Visit;
 
 /** What people do with a track, for tests: each call is done when it returns. */
 public final class Work {

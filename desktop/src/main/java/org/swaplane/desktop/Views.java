@@ -10,6 +10,7 @@ import org.swaplane.desktop.exchange.ExchangeView;
 import org.swaplane.desktop.lanesettings.LaneSettingsView;
 import org.swaplane.desktop.references.ReferencesView;
 import org.swaplane.desktop.release.ReleaseView;
+import org.swaplane.desktop.report.ReportView;
 import org.swaplane.desktop.review.ReviewView;
 import org.swaplane.desktop.shell.ViewDescriptor;
 
@@ -23,8 +24,9 @@ final class Views {
             ChecksView.DESCRIPTOR,
             ReleaseView.DESCRIPTOR,
             DeskView.DESCRIPTOR,
-            CompareView.DESCRIPTOR,
+            ReportView.DESCRIPTOR,
             ReferencesView.DESCRIPTOR,
+            CompareView.DESCRIPTOR,
             LaneSettingsView.DESCRIPTOR);
 
     private Views() {}

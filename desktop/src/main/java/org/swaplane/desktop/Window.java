@@ -10,12 +10,13 @@ import javafx.scene.input.InputEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.StackPane;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.FilePicker;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.PersonSettings;
-import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.shell.AppCommand;
 import org.swaplane.desktop.shell.Commands;
 import org.swaplane.desktop.shell.Shell;
@@ -75,8 +76,11 @@ public final class Window {
             if (event instanceof KeyEvent) {
                 session.background().giveWay();
             }
-            if (session.viewProperty().get().equals(ViewId.REVIEW)) {
-                session.editing().alive();
+            // A mouse that is only moved is no sign of work.
+            if (event instanceof KeyEvent
+                    || event instanceof ScrollEvent
+                    || event.getEventType() == MouseEvent.MOUSE_PRESSED) {
+                session.workTime().alive();
             }
         });
         return scene;

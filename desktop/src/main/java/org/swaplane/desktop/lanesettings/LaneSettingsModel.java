@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.effort.Bands;
 import org.swaplane.lane.LaneDetail;
 import org.swaplane.lane.LaneSettings;
 import org.swaplane.memory.WordWeights;
@@ -69,6 +70,10 @@ final class LaneSettingsModel {
                 value.matches("[1-9]\\d{0,4}")
                         ? Optional.empty()
                         : Optional.of(Strings.text("lane.fault.idle-limit", value));
+            case EDIT_BANDS ->
+                Bands.parse(value).isPresent()
+                        ? Optional.empty()
+                        : Optional.of(Strings.text("lane.fault.edit-bands", value, LaneDetail.EDIT_BANDS.standard()));
             case NAMING -> namingFault(value);
             case WORD_WEIGHTS ->
                 WordWeights.parse(value).isPresent()

@@ -85,7 +85,9 @@ public final class LaneSettingsView implements View {
                         grid(
                                 text(LaneDetail.PERSON),
                                 text(LaneDetail.INITIALS),
+                                choice(LaneDetail.RECORD_TIME),
                                 text(LaneDetail.IDLE_LIMIT_SECONDS),
+                                text(LaneDetail.EDIT_BANDS),
                                 text(LaneDetail.WORD_WEIGHTS),
                                 newTargets(),
                                 choice(LaneDetail.REPETITIONS_FOLLOW),

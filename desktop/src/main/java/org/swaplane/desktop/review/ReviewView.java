@@ -210,7 +210,10 @@ public final class ReviewView implements View {
         commands.add(
                 "reviewed",
                 "Shortcut+Enter",
-                () -> open.getAsBoolean() && !side.notes().isWriting() && !replacing.isFocusWithin(),
+                () -> open.getAsBoolean()
+                        && !side.notes().isWriting()
+                        && !side.errors().isWriting()
+                        && !replacing.isFocusWithin(),
                 () -> {
                     if (read.isSelected()) {
                         reading.reviewed();

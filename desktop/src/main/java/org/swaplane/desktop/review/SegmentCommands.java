@@ -86,6 +86,7 @@ final class SegmentCommands {
         commands.add("propagate", "Alt+G", here, () -> propagate(false));
         commands.add("fix", "Alt+F", here, model::fixFirst);
         commands.add("add-note", "Alt+O", here, this::addNote);
+        commands.add("mark-error", "F9", here, this::markError);
         commands.add("bookmark", "Alt+B", here, () -> session.annotations()
                 .toggleBookmark(session.snapshot()
                         .segment(session.currentProperty().get())
@@ -262,6 +263,20 @@ final class SegmentCommands {
                             .toList());
             return;
         }
+        Span selected = selected();
+        side.notes().open(selected.start(), selected.end());
+    }
+
+    /** Marks what is selected in the editor as an error; nothing selected is the whole target. */
+    private void markError() {
+        showDetails.run();
+        sideOfCurrent();
+        Span selected = selected();
+        side.errors().begin(selected.start(), selected.end());
+    }
+
+    /** What is selected in the editor, counted without tags; from -1 to -1 where nothing is. */
+    private Span selected() {
         String written = bench.editor().getText();
         int from = bench.editor().getSelection().getStart();
         int to = bench.editor().getSelection().getEnd();
@@ -269,11 +284,7 @@ final class SegmentCommands {
                 (int) written.substring(0, from).chars().filter(c -> c == CHIP).count();
         int within =
                 (int) written.substring(from, to).chars().filter(c -> c == CHIP).count();
-        if (to - from > within) {
-            side.notes().open(from - before, to - before - within);
-        } else {
-            side.notes().open(-1, -1);
-        }
+        return to - from > within ? new Span(from - before, to - before - within) : new Span(-1, -1);
     }
 
     /** A term whose target is what is selected in the editor. */

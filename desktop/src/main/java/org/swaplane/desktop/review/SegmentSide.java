@@ -42,6 +42,8 @@ final class SegmentSide extends ScrollPane {
     private final MatchesPane matches;
     private final TermsPane terms;
     private final NotesPane notes;
+    private final ErrorsPane errors;
+    private final SideSection errorsSection;
     private final PicturesPane pictures;
     private final VBox clientNotes = Controls.styled(new VBox(), "column-tight");
     private final SideSection matchesSection;
@@ -70,6 +72,8 @@ final class SegmentSide extends ScrollPane {
         this.cut = new CutPanel(session);
         this.matches = new MatchesPane(session);
         this.notes = new NotesPane(session, back);
+        this.errors = new ErrorsPane(session, back);
+        this.errorsSection = new SideSection(session.person(), "side.errors", errors);
         this.terms = new TermsPane(session, insert, terms, back);
         this.matchesSection = new SideSection(session.person(), "side.matches", matches);
         this.termsSection = new SideSection(session.person(), "side.terms", this.terms);
@@ -97,6 +101,10 @@ final class SegmentSide extends ScrollPane {
 
     NotesPane notes() {
         return notes;
+    }
+
+    ErrorsPane errors() {
+        return errors;
     }
 
     MatchesPane matches() {
@@ -139,6 +147,7 @@ final class SegmentSide extends ScrollPane {
             fill(track, now);
         }
         notes.show(track, index);
+        errors.show(track, index);
         pictures.show(segment);
         matches.show(track, index);
         terms.show(track, index);
@@ -162,6 +171,11 @@ final class SegmentSide extends ScrollPane {
                         session::failed);
     }
 
+    /** Whether it is hidden where texts come from. */
+    private boolean isBlind() {
+        return session.evaluating().stateProperty().get().isBlind();
+    }
+
     private void fill(TrackSnapshot track, Shown now) {
         int index = now.index();
         Segment segment = now.segment();
@@ -176,7 +190,7 @@ final class SegmentSide extends ScrollPane {
         repeated.setText("");
         add(repeated);
         Origin origin = track.value(index).origin();
-        if (track.value(index).isDraft()) {
+        if (track.value(index).isDraft() && !isBlind()) {
             add(Controls.quiet(Strings.text("side.is-draft", session.drafts().words(origin.name()))));
         }
         if (segment.about().score() >= 0) {
@@ -196,11 +210,13 @@ final class SegmentSide extends ScrollPane {
             clientNotes.getChildren().add(entry(Strings.text("side.remark", remark.author()), remark.text()));
         }
         add(notesSection);
+        add(errorsSection);
         add(picturesSection);
         if (track.isDocument()) {
             cut.show(index);
             add(cut);
         }
+        Controls.showIf(historySection, !isBlind());
         add(historySection);
         showHistory(segment, language, List.of());
     }

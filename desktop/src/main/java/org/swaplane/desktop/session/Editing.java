@@ -14,6 +14,8 @@ import org.swaplane.check.Finding;
 import org.swaplane.content.Content;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.document.State;
+import org.swaplane.effort.Visit;
+import org.swaplane.effort.VisitClock;
 import org.swaplane.lane.Conflict;
 import org.swaplane.lane.EditOutcome;
 import org.swaplane.lane.EditRequest;
@@ -27,8 +29,6 @@ import org.swaplane.lane.StepKind;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.lane.Value;
-import org.swaplane.lane.Visit;
-import org.swaplane.lane.VisitClock;
 import org.swaplane.task.CannotProceedException;
 
 /**
@@ -49,8 +49,7 @@ public final class Editing {
         this.session = session;
         this.window = window;
         this.outbox = new Outbox(window, new Writing());
-        this.visits =
-                new VisitClock(session.lane().clock(), session.lane().settings().idleLimit());
+        this.visits = session.workTime().atSegments();
     }
 
     /** Shows what becomes of what was done. */
@@ -112,15 +111,12 @@ public final class Editing {
     /** Somebody is at the current segment now. */
     void entered() {
         left();
-        if (isAllowed() && session.currentProperty().get() < now().size()) {
+        if (isAllowed()
+                && session.viewProperty().get().equals(ViewId.REVIEW)
+                && session.currentProperty().get() < now().size()) {
             visited = now().segment(session.currentProperty().get()).key();
             visits.enter();
         }
-    }
-
-    /** A key, a click, a turn of the wheel. */
-    public void alive() {
-        visits.alive();
     }
 
     /** Nobody is at the segment any more; what is typed next is a step of its own. */
@@ -128,9 +124,9 @@ public final class Editing {
         Track of = session.track();
         String key = visited;
         visited = "";
-        visits.leave()
+        visits.leave().stream()
                 .filter(visit -> of != null && !key.isEmpty() && visit.active().compareTo(Duration.ZERO) > 0)
-                .ifPresent(visit ->
+                .forEach(visit ->
                         outbox.then(() -> session.lane().writer().visited(of, key, person(), visit), done -> {}));
     }
 

@@ -52,6 +52,11 @@ public final class Exchange {
         return returned.getReadOnlyProperty();
     }
 
+    /** Code of the trip whose return is looked at; empty for none. */
+    String comparedTrip() {
+        return returned.get() == null ? "" : returned.get().trip().code();
+    }
+
     /** Shows what a copy that came back says. */
     public void show(ReturnImport.Recognised copy) {
         returned.set(copy);

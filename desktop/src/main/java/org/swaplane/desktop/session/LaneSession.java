@@ -48,6 +48,7 @@ public final class LaneSession {
     private final IntegerProperty current = new SimpleIntegerProperty(0);
     private final List<Consumer<Set<Topic>>> listeners = new CopyOnWriteArrayList<>();
     private final Set<Topic> changed = EnumSet.noneOf(Topic.class);
+    private final WorkTime workTime;
     private final Editing editing;
     private final SourceUpdates sourceUpdates;
     private final Memories memories;
@@ -66,6 +67,8 @@ public final class LaneSession {
     private final Checking checking;
     private final Releasing releasing;
     private final DeskWork deskWork;
+    private final JobReporting jobReporting;
+    private final Evaluating evaluating;
     private final Saving saving;
     private final Removal removal;
     /** As the lane's writer said last; what is shown is this with everything over it that is not written yet. */
@@ -96,6 +99,7 @@ public final class LaneSession {
             }
         });
         this.background = new Background(this.window, this::failed);
+        this.workTime = new WorkTime(this);
         this.editing = new Editing(this, this.window);
         this.sourceUpdates = new SourceUpdates(this);
         this.memories = new Memories(this);
@@ -111,6 +115,8 @@ public final class LaneSession {
         this.checking = new Checking(this, this.window);
         this.releasing = new Releasing(this);
         this.deskWork = new DeskWork(this);
+        this.jobReporting = new JobReporting(this);
+        this.evaluating = new Evaluating(this);
         this.saving = new Saving(this);
         this.removal = new Removal(this);
         this.events = new LaneEvents(this.window, new Listener(), this::tell);
@@ -126,6 +132,7 @@ public final class LaneSession {
         @Override
         public void stepped(TrackSnapshot now, Step step) {
             confirm(now);
+            jobReporting.outdate();
             changed.add(Topic.TRACKS);
         }
 
@@ -151,11 +158,13 @@ public final class LaneSession {
         public void noted(Track noted) {
             if (noted == track.get()) {
                 annotations.load();
+                evaluating.load();
             }
         }
 
         @Override
         public void tripChanged(Trip trip) {
+            jobReporting.outdate();
             changed.add(Topic.TRIPS);
         }
 
@@ -167,6 +176,7 @@ public final class LaneSession {
 
         @Override
         public void released(Track released) {
+            jobReporting.outdate();
             changed.add(Topic.RELEASES);
         }
 
@@ -290,6 +300,11 @@ public final class LaneSession {
         return sourceUpdates;
     }
 
+    /** How long the person works. */
+    public WorkTime workTime() {
+        return workTime;
+    }
+
     public Editing editing() {
         return editing;
     }
@@ -316,6 +331,16 @@ public final class LaneSession {
 
     public Releasing releasing() {
         return releasing;
+    }
+
+    /** What the job took, how good it is, what it costs. */
+    public JobReporting jobReporting() {
+        return jobReporting;
+    }
+
+    /** The errors that people mark. */
+    public Evaluating evaluating() {
+        return evaluating;
     }
 
     /** Writes files to places outside the lane. */
@@ -479,6 +504,7 @@ public final class LaneSession {
             editing.entered();
             checking.loaded();
             annotations.load();
+            evaluating.load();
             changed(Topic.TRACK);
         }
     }
@@ -499,6 +525,8 @@ public final class LaneSession {
 
     /** Ends the work; what was done is written before. Not for the window's thread, since it waits for the disk. */
     public void close() {
+        editing.left();
+        workTime.left();
         open = false;
         lane.writer().forget(events);
         background.close();

@@ -11,13 +11,13 @@ import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import org.swaplane.effort.Visit;
 import org.swaplane.lane.EditOutcome;
 import org.swaplane.lane.EditRequest;
 import org.swaplane.lane.StepKind;
 import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.lane.Value;
-import org.swaplane.lane.Visit;
 
 /**
  * What was done in the window and is not on disk yet, in its order. It shows at once; it is written one piece after the other, and

@@ -9,6 +9,7 @@ public record ViewId(String name) {
     public static final ViewId CHECKS = new ViewId("checks");
     public static final ViewId RELEASE = new ViewId("release");
     public static final ViewId DESK = new ViewId("desk");
+    public static final ViewId REPORT = new ViewId("report");
     public static final ViewId COMPARE = new ViewId("compare");
     public static final ViewId REFERENCES = new ViewId("references");
     public static final ViewId LANE_SETTINGS = new ViewId("lane-settings");

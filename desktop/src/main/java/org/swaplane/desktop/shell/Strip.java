@@ -1,16 +1,23 @@
 package org.swaplane.desktop.shell;
 
 import java.util.List;
+import java.util.Locale;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.collections.ListChangeListener;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
+import javafx.util.Duration;
 import javafx.util.StringConverter;
 import org.swaplane.desktop.session.Background;
 import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.RunningTask;
+import org.swaplane.desktop.session.WorkTime;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.LanguageNames;
 import org.swaplane.desktop.text.Strings;
@@ -27,6 +34,8 @@ final class Strip extends HBox {
     private final ComboBox<String> target = new ComboBox<>();
     private final LaneSession session;
     private boolean showing;
+    /** How often it is looked whether somebody is still there. */
+    private static final Duration LOOK = Duration.seconds(5);
 
     /** A track in the list is known by the name of its file. */
     private static final class TrackName extends StringConverter<Track> {
@@ -74,11 +83,41 @@ final class Strip extends HBox {
         target.setOnAction(event -> chooseTarget());
         getChildren()
                 .addAll(lane, track, target, languages, reviewed, words, Controls.spacer(), task(session.background()));
+        getChildren().add(timeButton());
         Button search =
                 Controls.withKey(Controls.button("open-palette", "strip.palette", palette::run), palette.keyWords());
         search.setText(search.getText() + "   " + palette.keyWords());
         getChildren().addAll(Controls.styled(search, "flat"), menu);
         lane.setText(session.lane().name());
+    }
+
+    /** Says quietly whether time is running; pressed, it stops it or lets it go on. */
+    private Button timeButton() {
+        WorkTime time = session.workTime();
+        Button button = Controls.styled(Controls.button("work-time", "time.running", time::togglePause), "flat");
+        button.getStyleClass().add("work-time");
+        button.setFocusTraversable(false);
+        Timeline looking = new Timeline(new KeyFrame(LOOK, event -> time.look()));
+        looking.setCycleCount(Animation.INDEFINITE);
+        button.sceneProperty().addListener((property, before, now) -> {
+            if (now == null) {
+                looking.stop();
+            } else {
+                looking.play();
+            }
+        });
+        Runnable show = () -> {
+            WorkTime.Status status = time.statusProperty().get();
+            button.setText(Strings.text("time." + status.name().toLowerCase(Locale.ROOT)));
+            button.getTooltip()
+                    .setText(Strings.text(status == WorkTime.Status.PAUSED ? "time.resume-tip" : "time.pause-tip"));
+            Controls.showIf(button, status != WorkTime.Status.OFF);
+        };
+        button.setTooltip(new Tooltip());
+        time.statusProperty().addListener((property, before, now) -> show.run());
+        time.look();
+        show.run();
+        return button;
     }
 
     private static HBox task(Background background) {

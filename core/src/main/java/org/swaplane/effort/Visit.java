@@ -1,10 +1,10 @@
-package org.swaplane.lane;
+package org.swaplane.effort;
 
 import java.time.Duration;
 import java.time.Instant;
 
 /**
- * One stay at a segment, so far.
+ * One stay at a segment or in a view, so far. It never goes beyond midnight.
  *
  * @param number tells it from every other one of this program's run
  * @param ended when something was last done there
