@@ -257,6 +257,10 @@ public final class Lane implements AutoCloseable {
         return new EffortReader(database, of, trips.all(), timeLog, period).read(progress);
     }
 
+    Database database() {
+        return database;
+    }
+
     /** As far as its journal has come; the same as long as nothing is done, undone or redone. */
     String stepsSoFar() {
         return database.query(
