@@ -1,8 +1,8 @@
 package org.swaplane.effort;
 
-import java.time.Instant;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.swaplane.compare.EditDistance;
@@ -15,7 +15,6 @@ import org.swaplane.document.State;
  * received or filled: what comes before the first change that a person makes, and what comes before the period, is its beginning.
  */
 public final class SegmentStory {
-    private final Instant from;
     private final Function<String, Content> texts;
     private String start;
     private State stateBefore = State.INITIAL;
@@ -27,11 +26,11 @@ public final class SegmentStory {
     private boolean begun;
     private int versions = 1;
     private int words = -1;
-    private Instant last = Instant.MIN;
 
     /**
      * One change.
      *
+     * @param earlier whether it was made before the period
      * @param who of whose making it is; the recipient of the trip for what a copy brought back
      * @param prepares whether it only makes the text that somebody is to work at
      * @param before the text as it is written in the journal
@@ -40,7 +39,7 @@ public final class SegmentStory {
      * @param words of the source; -1 where it is not known
      */
     public record Change(
-            Instant at,
+            boolean earlier,
             String who,
             boolean prepares,
             String before,
@@ -56,12 +55,8 @@ public final class SegmentStory {
         }
     }
 
-    /**
-     * @param from changes before it are the beginning
-     * @param texts reads a text as the journal writes it
-     */
-    public SegmentStory(Instant from, Function<String, Content> texts) {
-        this.from = from;
+    /** @param texts reads a text as the journal writes it */
+    public SegmentStory(Function<String, Content> texts) {
         this.texts = texts;
     }
 
@@ -75,8 +70,7 @@ public final class SegmentStory {
         now = change.after();
         stateNow = change.stateAfter();
         words = Math.max(words, change.words());
-        boolean earlier = change.at().isBefore(from);
-        if (earlier || change.prepares() && !begun) {
+        if (change.earlier() || change.prepares() && !begun) {
             start = change.after();
             stateBefore = change.stateAfter();
             origin = change.originAfter();
@@ -89,7 +83,11 @@ public final class SegmentStory {
         begun = true;
         people.add(change.who());
         versions += change.changesText() ? 1 : 0;
-        last = change.at();
+    }
+
+    /** The text as it stands after the changes that were told; empty before the first. */
+    public Optional<String> now() {
+        return start == null ? Optional.empty() : Optional.of(now);
     }
 
     /** Whether a person did anything here within the period. */
@@ -134,7 +132,6 @@ public final class SegmentStory {
                 stateBefore,
                 stateNow,
                 versions,
-                activeMillis,
-                last);
+                activeMillis);
     }
 }

@@ -1,6 +1,5 @@
 package org.swaplane.effort;
 
-import java.time.Instant;
 import java.util.List;
 import org.swaplane.document.State;
 
@@ -31,8 +30,7 @@ public record SegmentWork(
         State stateBefore,
         State stateNow,
         int versions,
-        long activeMillis,
-        Instant last) {
+        long activeMillis) {
     /** What became of the text. */
     public enum Outcome {
         /** There was none. */

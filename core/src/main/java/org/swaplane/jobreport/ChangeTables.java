@@ -4,7 +4,7 @@ import static org.swaplane.wording.Wording.text;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -29,14 +29,17 @@ import org.swaplane.report.Chart;
 /** What was changed. */
 final class ChangeTables {
     /** Texts of so many segments are listed; how many there are is said. */
-    private static final int MOST_LISTED = 5_000;
+    private static final int MOST_LISTED = 2_000;
 
     private final JobFacts facts;
     private final Shown shown;
+    private final Map<Long, String> languages;
 
     ChangeTables(JobFacts facts, Shown shown) {
         this.facts = facts;
         this.shown = shown;
+        this.languages = facts.tracks().stream()
+                .collect(Collectors.toMap(Track::id, track -> shown.language(JobFacts.target(track))));
     }
 
     List<Figures> all() {
@@ -61,7 +64,7 @@ final class ChangeTables {
     }
 
     private String language(SegmentWork work) {
-        return shown.language(JobFacts.target(facts.byId().get(work.track())));
+        return languages.get(work.track());
     }
 
     private static Figures.Builder table(String heading, String first, String... more) {
@@ -221,8 +224,6 @@ final class ChangeTables {
         Map<Long, Track> tracks = facts.byId();
         List<SegmentWork> changed = facts.effort().segments().stream()
                 .filter(SegmentWork::isChanged)
-                .sorted(Comparator.comparingInt(
-                        (SegmentWork work) -> facts.tracks().indexOf(tracks.get(work.track()))))
                 .toList();
         Figures.Builder table = new Figures.Builder(
                 ReportPart.CHANGES,
@@ -234,25 +235,34 @@ final class ChangeTables {
                 text("report.column.similarity"),
                 text("report.column.distance"),
                 text("report.column.versions"));
-        changed.stream()
-                .limit(MOST_LISTED)
-                .forEach(work ->
-                        table.row(each -> each == work, new SegmentTexts(tracks.get(work.track()), work).cells(shown)));
+        List<SegmentWork> listed = changed.stream().limit(MOST_LISTED).toList();
+        record Version(long track, int number) {}
+        Map<Version, Map<String, List<HistoryEntry>>> histories = new HashMap<>();
+        listed.stream()
+                .collect(Collectors.groupingBy(
+                        work -> new Version(work.track(), work.version()),
+                        Collectors.mapping(SegmentWork::key, Collectors.toSet())))
+                .forEach((version, keys) ->
+                        histories.put(version, tracks.get(version.track()).histories(version.number(), keys)));
+        for (SegmentWork work : listed) {
+            List<HistoryEntry> history =
+                    histories.get(new Version(work.track(), work.version())).getOrDefault(work.key(), List.of());
+            table.row(
+                    each -> each == work,
+                    new SegmentTexts(JobFacts.path(tracks.get(work.track())), work, history).cells(shown));
+        }
         return changed.size() <= MOST_LISTED
                 ? table.build()
                 : table.saying(text("report.changes.only-some", MOST_LISTED, changed.size()))
                         .build();
     }
 
-    /** The texts of one segment, read when they are shown. */
-    record SegmentTexts(Track track, SegmentWork work) {
+    /** The texts of one segment, by its history, newest first. */
+    private record SegmentTexts(String file, SegmentWork work, List<HistoryEntry> entries) {
         List<Cell> cells(Shown shown) {
-            List<HistoryEntry> entries = track.history(work.key()).stream()
-                    .filter(entry -> !entry.undone())
-                    .toList();
             if (entries.isEmpty()) {
                 return List.of(
-                        Cell.of(JobFacts.path(track)),
+                        Cell.of(file),
                         Cell.of(work.key(), Cell.Tone.CODE),
                         Cell.of(""),
                         Cell.of(""),
@@ -260,7 +270,7 @@ final class ChangeTables {
                         shown.number(work.distance()),
                         Cell.of(""));
             }
-            int begin = start(entries);
+            int begin = start();
             Content first = begin < 0
                     ? entries.get(entries.size() - 1).before().target()
                     : entries.get(begin).after().target();
@@ -269,17 +279,17 @@ final class ChangeTables {
             String after = TagNotation.write(last, first);
             TextDifference difference = TextDifference.between(before, after);
             return List.of(
-                    Cell.of(JobFacts.path(track)),
+                    Cell.of(file),
                     Cell.of(work.key(), Cell.Tone.CODE),
                     Cell.marked(before, difference.before()),
                     Cell.marked(after, difference.after()),
                     shown.number(work.similarity()),
                     shown.number(work.distance()),
-                    Cell.of(versions(entries, first, shown)));
+                    Cell.of(versions(first, shown)));
         }
 
         /** The newest entry that only made the text to be worked at, by how many versions the work made; -1 for none. */
-        private int start(List<HistoryEntry> entries) {
+        private int start() {
             int left = work.versions() - 1;
             for (int i = 0; i < entries.size(); i++) {
                 boolean text = !entries.get(i)
@@ -293,7 +303,7 @@ final class ChangeTables {
             return -1;
         }
 
-        private String versions(List<HistoryEntry> entries, Content first, Shown shown) {
+        private String versions(Content first, Shown shown) {
             return IntStream.iterate(entries.size() - 1, i -> i >= 0, i -> i - 1)
                     .mapToObj(entries::get)
                     .filter(entry ->

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -199,11 +200,14 @@ final class EffortFigures {
                     text("report.effort.band", facts.bands().name(band)),
                     work -> facts.bands().of(work.similarity()) == band);
         }
+        Map<String, Origin.Kind> kinds = new HashMap<>();
         for (Origin.Kind kind : Origin.Kind.values()) {
             speedRow(
                     table,
                     ChangeTables.name(kind),
-                    work -> Origin.of(work.origin()).kind() == kind);
+                    work -> kinds.computeIfAbsent(
+                                    work.origin(), origin -> Origin.of(origin).kind())
+                            == kind);
         }
         return table.build();
     }

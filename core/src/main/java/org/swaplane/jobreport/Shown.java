@@ -13,7 +13,9 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.Currency;
 import java.util.Date;
+import java.util.HashMap;
 import java.util.Locale;
+import java.util.Map;
 import org.swaplane.rates.Account;
 import org.swaplane.report.Cell;
 import org.swaplane.wording.Wording;
@@ -24,6 +26,7 @@ final class Shown {
     private final Locale locale = Wording.formats();
     private final ZoneId zone;
     private final boolean names;
+    private final Map<Integer, NumberFormat> numbers = new HashMap<>();
 
     /** @param names whether people are named; they are numbered otherwise */
     Shown(ZoneId zone, boolean names) {
@@ -59,10 +62,6 @@ final class Shown {
         return Cell.of("–", Cell.Tone.NUMBER);
     }
 
-    Cell bold(String text) {
-        return Cell.of(text);
-    }
-
     String day(LocalDate day) {
         DateFormat format = DateFormat.getDateInstance(DateFormat.MEDIUM, ULocale.forLocale(locale));
         format.setTimeZone(TimeZone.GMT_ZONE);
@@ -94,9 +93,11 @@ final class Shown {
     }
 
     private NumberFormat format(int decimals) {
-        NumberFormat format = NumberFormat.getInstance(locale);
-        format.setMinimumFractionDigits(Math.max(0, decimals));
-        format.setMaximumFractionDigits(Math.max(0, decimals));
-        return format;
+        return numbers.computeIfAbsent(Math.max(0, decimals), digits -> {
+            NumberFormat format = NumberFormat.getInstance(locale);
+            format.setMinimumFractionDigits(digits);
+            format.setMaximumFractionDigits(digits);
+            return format;
+        });
     }
 }

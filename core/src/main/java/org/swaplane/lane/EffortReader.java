@@ -3,8 +3,10 @@ package org.swaplane.lane;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,7 +24,8 @@ import org.swaplane.effort.TimeKey;
 import org.swaplane.task.Progress;
 
 /**
- * Computes what a lane took from its journal: the changes of each segment go by once, in their order, and nothing of a text is kept. Files
+ * Computes what a lane took from its journal: its changes go by once, in their order; of the texts of a track, the first and the newest of
+ * each segment are held while it is read. Files
  * are read only for words that the journal of an earlier version does not tell.
  */
 final class EffortReader {
@@ -37,6 +40,9 @@ final class EffortReader {
             StepKind.UNLOCKED,
             StepKind.RESEGMENTED,
             StepKind.NEW_VERSION);
+
+    /** So many characters of ISO 8601 name a minute. */
+    private static final int MINUTE = "2026-11-18T10:00".length();
 
     private final Database database;
     private final List<Track> tracks;
@@ -55,8 +61,11 @@ final class EffortReader {
     /** What was done in one track. */
     private record TrackEffort(Effort.Size size, List<SegmentWork> segments, Map<TimeKey, Long> times) {}
 
+    /** A segment of a version. */
+    private record Place(int version, String key) {}
+
     /** Time at a segment by who and which day. */
-    private record Stay(String who, Instant began, long millis) {}
+    private record Stay(String who, LocalDate day, long millis) {}
 
     Effort read(Progress progress) {
         Map<Long, TrackEffort> byTrack = new ConcurrentHashMap<>();
@@ -116,15 +125,13 @@ final class EffortReader {
     /** Goes through the journal of one track. */
     private final class TrackReader {
         private final Track track;
-        private final Map<String, List<Stay>> stays = new HashMap<>();
-        private final Map<String, Integer> visitedWords = new HashMap<>();
+        private final Map<Place, List<Stay>> stays = new LinkedHashMap<>();
+        private final Map<Place, Integer> visitedWords = new HashMap<>();
         private final List<SegmentWork> segments = new ArrayList<>();
         private final Map<TimeKey, Long> times = new HashMap<>();
+        private final Map<String, LocalDate> days = new HashMap<>();
         private Optional<Map<String, Integer>> wordsOfFile = Optional.empty();
-        private String at = "";
-        private int version;
-        private String key = "";
-        private SegmentStory story;
+        private final Map<Place, SegmentStory> stories = new LinkedHashMap<>();
 
         TrackReader(Track track) {
             this.track = track;
@@ -137,11 +144,12 @@ final class EffortReader {
                     "select step.version, key, kind, who, step.at, trip, target_before, state_before, origin_before,"
                             + " target_after, state_after, origin_after, words"
                             + " from step join change on change.step = step.id"
-                            + " where track = ? and undone = 0 and step.at < ? order by step.version, key, change.rowid",
+                            + " where track = ? and undone = 0 and step.at < ? order by step.id, change.rowid",
                     track.id(),
                     period.end().equals(Instant.MAX) ? "9" : period.end().toString());
-            endStory();
-            visitedOnly();
+            stories.forEach((place, story) -> end(place, story));
+            // What is left was visited, and nothing was done.
+            List.copyOf(stays.keySet()).forEach(place -> end(place, begin()));
             TrackCounts counts = track.summary().counts();
             return new TrackEffort(
                     new Effort.Size(
@@ -154,29 +162,30 @@ final class EffortReader {
         private void readVisits() {
             database.each(
                     row -> {
-                        Instant began = Instant.parse(row.getString(4));
-                        if (period.holds(began)) {
-                            String place = row.getInt(1) + "\t" + row.getString(2);
+                        LocalDate day = day(row.getString(4));
+                        if (period.holds(day)) {
+                            Place place = new Place(row.getInt(1), row.getString(2));
                             stays.computeIfAbsent(place, any -> new ArrayList<>(1))
-                                    .add(new Stay(row.getString(3), began, row.getLong(5)));
+                                    .add(new Stay(row.getString(3), day, row.getLong(5)));
                             visitedWords.merge(place, row.getInt(6), Math::max);
                         }
                     },
-                    "select version, key, who, began_at, active_ms, words from visit where track = ? order by id",
+                    "select version, key, who, began_at, active_ms, words from visit where track = ?",
                     track.id());
         }
 
+        /** The day of a moment; of all moments of a minute it is the same one. */
+        private LocalDate day(String at) {
+            return days.computeIfAbsent(at.substring(0, MINUTE), any -> period.day(Instant.parse(at)));
+        }
+
+        private SegmentStory begin() {
+            return new SegmentStory(ContentCodec::read);
+        }
+
         private void change(ResultSet row) throws SQLException {
-            String place = row.getInt(1) + "\t" + row.getString(2);
-            if (!place.equals(at)) {
-                endStory();
-                at = place;
-                version = row.getInt(1);
-                key = row.getString(2);
-                story = new SegmentStory(period.begin(), ContentCodec::read);
-            }
-            Instant when = Instant.parse(row.getString(5));
-            if (!when.isBefore(period.end())) {
+            String at = row.getString(5);
+            if (period.to().isPresent() && !Instant.parse(at).isBefore(period.end())) {
                 // Within the second of its end; the database compares what is written.
                 return;
             }
@@ -185,13 +194,16 @@ final class EffortReader {
             boolean translated = kind == StepKind.TAKEN
                     && trip.filter(each -> each.purpose() == Purpose.TRANSLATION)
                             .isPresent();
+            SegmentStory story = stories.computeIfAbsent(new Place(row.getInt(1), row.getString(2)), any -> begin());
+            // What stood there before is known but for the first time; reading it again would take long.
+            Optional<String> known = story.now();
             story.tell(new SegmentStory.Change(
-                    when,
+                    period.from().isPresent() && Instant.parse(at).isBefore(period.begin()),
                     trip.map(Trip::person).orElse(row.getString(4)),
                     translated || PREPARING.contains(kind),
-                    row.getString(7),
-                    State.valueOf(row.getString(8)),
-                    row.getString(9),
+                    known.isPresent() ? known.get() : row.getString(7),
+                    known.isPresent() ? State.INITIAL : State.valueOf(row.getString(8)),
+                    known.isPresent() ? "" : row.getString(9),
                     row.getString(10),
                     State.valueOf(row.getString(11)),
                     row.getString(12),
@@ -199,42 +211,26 @@ final class EffortReader {
                     row.getInt(13)));
         }
 
-        private void endStory() {
-            if (story == null) {
+        private void end(Place place, SegmentStory story) {
+            List<Stay> here = stays.remove(place);
+            if (here == null && !story.isWork()) {
                 return;
             }
-            List<Stay> here = stays.remove(at);
-            if (story.isWork() || here != null) {
-                end(story, here == null ? List.of() : here, at);
-            }
-            story = null;
-        }
-
-        private void end(SegmentStory told, List<Stay> here, String place) {
-            int words = Math.max(told.words(), visitedWords.getOrDefault(place, -1));
-            SegmentWork work = told.end(
+            List<Stay> times = here == null ? List.of() : here;
+            int words = Math.max(story.words(), visitedWords.getOrDefault(place, -1));
+            SegmentWork work = story.end(
                     track.id(),
-                    version,
-                    key,
-                    words >= 0 ? words : wordsOfFile(key),
-                    here.stream().mapToLong(Stay::millis).sum());
+                    place.version(),
+                    place.key(),
+                    words >= 0 ? words : wordsOfFile(place.key()),
+                    times.stream().mapToLong(Stay::millis).sum());
             segments.add(work);
-            for (Stay stay : here) {
-                times.merge(
-                        new TimeKey(track.id(), stay.who(), period.day(stay.began()), work.activity(), "", "", false),
+            for (Stay stay : times) {
+                this.times.merge(
+                        new TimeKey(track.id(), stay.who(), stay.day(), work.activity(), "", "", false),
                         stay.millis(),
                         Long::sum);
             }
-        }
-
-        /** Segments that somebody was at and left as they were. */
-        private void visitedOnly() {
-            stays.forEach((place, here) -> {
-                int tab = place.indexOf('\t');
-                version = Integer.parseInt(place.substring(0, tab));
-                key = place.substring(tab + 1);
-                end(new SegmentStory(period.begin(), ContentCodec::read), here, place);
-            });
         }
 
         /** Of the version of today; 0 for a segment that is no more. */

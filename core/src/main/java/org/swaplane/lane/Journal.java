@@ -284,6 +284,23 @@ final class Journal {
         return all;
     }
 
+    /** What happened to many segments of one version, each newest first; the journal of the track is gone through once. */
+    Map<String, List<HistoryEntry>> histories(int version, Set<String> keys) {
+        Map<String, List<HistoryEntry>> all = new HashMap<>();
+        database.each(
+                row -> {
+                    String key = row.getString("key");
+                    if (keys.contains(key)) {
+                        all.computeIfAbsent(key, any -> new ArrayList<>(2)).add(0, entry(row));
+                    }
+                },
+                "select kind, who, at, trip, " + VALUES + ", undone, key from step join change on change.step = step.id"
+                        + " where track = ? and undone = 0 and version = ? order by step.id, change.rowid",
+                track,
+                version);
+        return all;
+    }
+
     /** Where a segment stood in an earlier version; an empty key for one that is new. */
     private record Place(int version, String key) {}
 

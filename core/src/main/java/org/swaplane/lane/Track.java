@@ -3,6 +3,7 @@ package org.swaplane.lane;
 import java.io.IOException;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.swaplane.document.BilingualDocument;
@@ -99,6 +100,11 @@ public final class Track {
 
     void setReading(TrackReading other) {
         reading = other;
+    }
+
+    /** What holds of the history of many segments of one version, each newest first. */
+    public Map<String, List<HistoryEntry>> histories(int ofVersion, Set<String> keys) {
+        return journal.histories(ofVersion, keys);
     }
 
     /** Whether it is recorded how long people work at it. */

@@ -2,7 +2,6 @@ package org.swaplane.effort;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Instant;
 import java.util.List;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
@@ -10,12 +9,14 @@ import org.swaplane.content.Content;
 import org.swaplane.document.State;
 
 class SegmentStoryTest {
-    private static final Instant NOON = Instant.parse("2026-11-18T12:00:00Z");
-    private int minutes;
+    private static SegmentStory.Change change(boolean prepares, String before, String after, String who) {
+        return change(false, prepares, before, after, who);
+    }
 
-    private SegmentStory.Change change(boolean prepares, String before, String after, String who) {
+    private static SegmentStory.Change change(
+            boolean earlier, boolean prepares, String before, String after, String who) {
         return new SegmentStory.Change(
-                NOON.plusSeconds(60L * minutes++),
+                earlier,
                 who,
                 prepares,
                 before,
@@ -28,8 +29,8 @@ class SegmentStoryTest {
                 7);
     }
 
-    private static SegmentWork end(Instant from, SegmentStory.Change... changes) {
-        SegmentStory story = new SegmentStory(from, Content::of);
+    private static SegmentWork end(SegmentStory.Change... changes) {
+        SegmentStory story = new SegmentStory(Content::of);
         for (SegmentStory.Change each : changes) {
             story.tell(each);
         }
@@ -39,9 +40,7 @@ class SegmentStoryTest {
     @Test
     void aTextIsComparedWithWhatTheWorkBeganWithAndNotWithTheVersionBefore() {
         SegmentWork work = end(
-                Instant.MIN,
-                change(false, "Fahrplan", "Fahrplan neu", "Mara"),
-                change(false, "Fahrplan neu", "Fahrpläne", "Ines"));
+                change(false, "Fahrplan", "Fahrplan neu", "Mara"), change(false, "Fahrplan neu", "Fahrpläne", "Ines"));
 
         assertThat(work.outcome()).isEqualTo(SegmentWork.Outcome.EDITED);
         // Fahrplan → Fahrpläne: one letter replaced, one added; 7 of 9 stay.
@@ -54,10 +53,8 @@ class SegmentStoryTest {
 
     @Test
     void whatIsFilledBeforeIsTheBeginningAndWhatIsFilledLaterIsWork() {
-        SegmentWork filled =
-                end(Instant.MIN, change(true, "", "Abfahrt", "Mara"), change(false, "Abfahrt", "Abfahrten", "Mara"));
-        SegmentWork later =
-                end(Instant.MIN, change(false, "", "Abfahrt", "Mara"), change(true, "Abfahrt", "Abfahrten", "Mara"));
+        SegmentWork filled = end(change(true, "", "Abfahrt", "Mara"), change(false, "Abfahrt", "Abfahrten", "Mara"));
+        SegmentWork later = end(change(false, "", "Abfahrt", "Mara"), change(true, "Abfahrt", "Abfahrten", "Mara"));
 
         assertThat(filled.outcome()).isEqualTo(SegmentWork.Outcome.EDITED);
         assertThat(filled.origin()).startsWith("memory");
@@ -66,7 +63,7 @@ class SegmentStoryTest {
 
     @Test
     void onlyFillingIsNobodysWork() {
-        SegmentStory story = new SegmentStory(Instant.MIN, Content::of);
+        SegmentStory story = new SegmentStory(Content::of);
         story.tell(change(true, "", "Abfahrt", "Mara"));
 
         assertThat(story.isWork()).isFalse();
@@ -74,8 +71,7 @@ class SegmentStoryTest {
 
     @Test
     void aChangeThatIsTakenBackByHandLeavesTheTextUntouched() {
-        SegmentWork work =
-                end(Instant.MIN, change(false, "Pier 3", "Pier 4", "Mara"), change(false, "Pier 4", "Pier 3", "Mara"));
+        SegmentWork work = end(change(false, "Pier 3", "Pier 4", "Mara"), change(false, "Pier 4", "Pier 3", "Mara"));
 
         assertThat(work.outcome()).isEqualTo(SegmentWork.Outcome.UNTOUCHED);
         assertThat(work.similarity()).isEqualTo(100);
@@ -84,10 +80,8 @@ class SegmentStoryTest {
 
     @Test
     void withinAPeriodTheTextBeforeItIsTheBeginning() {
-        SegmentStory.Change before = change(false, "", "Abfahrt", "Ines");
-        SegmentStory.Change within = change(false, "Abfahrt", "Abfahrten", "Mara");
-
-        SegmentWork work = end(within.at(), before, within);
+        SegmentWork work =
+                end(change(true, false, "", "Abfahrt", "Ines"), change(false, "Abfahrt", "Abfahrten", "Mara"));
 
         assertThat(work.outcome()).isEqualTo(SegmentWork.Outcome.EDITED);
         assertThat(work.people()).containsExactly("Mara");
@@ -110,8 +104,7 @@ class SegmentStoryTest {
     @Test
     void speedIsOfSegmentsWithTimeAndMarksTheOnesFarOff() {
         List<SegmentWork> work = LongStream.of(4, 5, 6, 7, 8, 9, 10, 200, 0)
-                .mapToObj(seconds ->
-                        new SegmentStory(Instant.MIN, Content::of).end(1, 1, "k" + seconds, 10, seconds * 1000))
+                .mapToObj(seconds -> new SegmentStory(Content::of).end(1, 1, "k" + seconds, 10, seconds * 1000))
                 .toList();
 
         Speed speed = Speed.of(work);
