@@ -29,8 +29,8 @@ public record Speed(
         long[] times = work.stream()
                 .mapToLong(SegmentWork::activeMillis)
                 .filter(millis -> millis > 0)
-                .sorted()
                 .toArray();
+        Arrays.parallelSort(times);
         if (times.length == 0) {
             return new Speed(
                     0,

@@ -145,19 +145,26 @@ final class ChangeTables {
         List<Double> before = new ArrayList<>();
         List<Double> after = new ArrayList<>();
         List<String> names = segments.isEmpty() ? List.of() : facts.bands().names();
+        long[] known = new long[names.size()];
+        long[] stayed = new long[names.size()];
+        long[] counts = new long[names.size()];
+        Map<String, Origin> origins = new HashMap<>();
+        for (SegmentWork work : segments) {
+            int kept = facts.bands().of(kept(work));
+            known[facts.bands().of(known(work, origins.computeIfAbsent(work.origin(), Origin::of)))] += work.words();
+            stayed[kept] += work.words();
+            counts[kept]++;
+        }
         for (int i = 0; i < names.size(); i++) {
             int band = i;
-            long known = segments.stream()
-                    .filter(work -> facts.bands().of(known(work)) == band)
-                    .mapToLong(SegmentWork::words)
-                    .sum();
-            Predicate<SegmentWork> here = work -> facts.bands().of(kept(work)) == band;
-            List<SegmentWork> there = segments.stream().filter(here).toList();
-            long stayed = there.stream().mapToLong(SegmentWork::words).sum();
             table.row(
-                    here, Cell.of(names.get(i)), shown.number(known), shown.number(stayed), shown.number(there.size()));
-            before.add((double) known);
-            after.add((double) stayed);
+                    work -> facts.bands().of(kept(work)) == band,
+                    Cell.of(names.get(i)),
+                    shown.number(known[i]),
+                    shown.number(stayed[i]),
+                    shown.number(counts[i]));
+            before.add((double) known[i]);
+            after.add((double) stayed[i]);
         }
         return table.sums(
                         Cell.of(text("report.total")),
@@ -181,8 +188,7 @@ final class ChangeTables {
     }
 
     /** How well the text was known: by the score of the match that it was, 0 where there was none. */
-    private static int known(SegmentWork work) {
-        Origin origin = Origin.of(work.origin());
+    private static int known(SegmentWork work, Origin origin) {
         if (work.outcome() == SegmentWork.Outcome.ADDED) {
             return 0;
         }

@@ -66,12 +66,17 @@ final class DeliveryFigures {
         Map<String, long[]> byCheck = new TreeMap<>();
         int segments = 0;
         for (Track track : facts.tracks()) {
+            boolean wasLoaded = track.loaded().isPresent();
             TrackSnapshot now = track.now(progress);
             segments += now.size();
             Decisions decisions = facts.lane().findings().of(track);
             for (Finding finding : checks.run(now.size(), now::checked, progress)) {
                 byCheck.computeIfAbsent(finding.check(), any -> new long[2])[
                         decisions.of(finding).isPresent() ? 1 : 0]++;
+            }
+            if (!wasLoaded) {
+                // One at a time, however many there are.
+                track.unload();
             }
         }
         Figures.Builder table = new Figures.Builder(

@@ -15,6 +15,7 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.LongStream;
 import java.util.stream.Stream;
 import org.swaplane.effort.Activity;
 import org.swaplane.effort.SegmentWork;
@@ -192,31 +193,28 @@ final class EffortFigures {
                 text("report.column.median"),
                 text("report.column.ninety"),
                 text("report.column.ninety-five"));
-        speedRow(table, text("report.effort.all"), work -> true);
-        for (int i = 0; i < facts.bands().floors().size(); i++) {
-            int band = i;
-            speedRow(
-                    table,
-                    text("report.effort.band", facts.bands().name(band)),
-                    work -> facts.bands().of(work.similarity()) == band);
-        }
+        List<SegmentWork> timed = facts.effort().segments().stream()
+                .filter(work -> work.activeMillis() > 0)
+                .toList();
+        speedRow(table, text("report.effort.all"), timed, work -> true);
+        Map<Integer, List<SegmentWork>> byBand = timed.stream()
+                .collect(Collectors.groupingBy(
+                        work -> facts.bands().of(work.similarity()), TreeMap::new, Collectors.toList()));
+        byBand.forEach((band, segments) -> speedRow(
+                table,
+                text("report.effort.band", facts.bands().name(band)),
+                segments,
+                work -> facts.bands().of(work.similarity()) == band));
         Map<String, Origin.Kind> kinds = new HashMap<>();
-        for (Origin.Kind kind : Origin.Kind.values()) {
-            speedRow(
-                    table,
-                    ChangeTables.name(kind),
-                    work -> kinds.computeIfAbsent(
-                                    work.origin(), origin -> Origin.of(origin).kind())
-                            == kind);
-        }
+        Function<SegmentWork, Origin.Kind> kind = work ->
+                kinds.computeIfAbsent(work.origin(), origin -> Origin.of(origin).kind());
+        new TreeMap<>(timed.stream().collect(Collectors.groupingBy(kind)))
+                .forEach((each, segments) ->
+                        speedRow(table, ChangeTables.name(each), segments, work -> kind.apply(work) == each));
         return table.build();
     }
 
-    private void speedRow(Figures.Builder table, String name, Predicate<SegmentWork> which) {
-        List<SegmentWork> timed = facts.effort().segments().stream()
-                .filter(work -> work.activeMillis() > 0)
-                .filter(which)
-                .toList();
+    private void speedRow(Figures.Builder table, String name, List<SegmentWork> timed, Predicate<SegmentWork> which) {
         if (timed.isEmpty()) {
             return;
         }
@@ -243,26 +241,28 @@ final class EffortFigures {
                 text("report.column.words"));
         List<String> labels = new ArrayList<>();
         List<Double> values = new ArrayList<>();
-        boolean any = facts.effort().segments().stream().anyMatch(work -> work.activeMillis() > 0);
-        int from = 0;
+        long[] counts = new long[RANGES.size() + 1];
+        long[] words = new long[RANGES.size() + 1];
+        for (SegmentWork work : facts.effort().segments()) {
+            if (work.activeMillis() > 0) {
+                counts[range(work)]++;
+                words[range(work)] += work.words();
+            }
+        }
+        boolean any = LongStream.of(counts).anyMatch(count -> count > 0);
         for (int i = 0; any && i <= RANGES.size(); i++) {
-            long least = from * 1000L;
-            long most = i < RANGES.size() ? RANGES.get(i) * 1000L : Long.MAX_VALUE;
-            Predicate<SegmentWork> here =
-                    work -> work.activeMillis() > 0 && work.activeMillis() >= least && work.activeMillis() < most;
-            List<SegmentWork> segments =
-                    facts.effort().segments().stream().filter(here).toList();
+            int range = i;
+            int from = i == 0 ? 0 : RANGES.get(i - 1);
             String label = i < RANGES.size()
                     ? text("report.effort.range", from, RANGES.get(i))
                     : text("report.effort.above", from);
             table.row(
-                    here,
+                    work -> work.activeMillis() > 0 && range(work) == range,
                     Cell.of(label),
-                    shown.number(segments.size()),
-                    shown.number(segments.stream().mapToLong(SegmentWork::words).sum()));
+                    shown.number(counts[i]),
+                    shown.number(words[i]));
             labels.add(label);
-            values.add((double) segments.size());
-            from = i < RANGES.size() ? RANGES.get(i) : from;
+            values.add((double) counts[i]);
         }
         return table.chart(new Chart(
                         text("report.effort.distribution"),
@@ -271,6 +271,14 @@ final class EffortFigures {
                         labels,
                         List.of(new Chart.Series("", values))))
                 .build();
+    }
+
+    private static int range(SegmentWork work) {
+        int range = 0;
+        while (range < RANGES.size() && work.activeMillis() >= RANGES.get(range) * 1000L) {
+            range++;
+        }
+        return range;
     }
 
     private Figures outliers() {

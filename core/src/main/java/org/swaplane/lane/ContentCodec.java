@@ -42,6 +42,10 @@ final class ContentCodec {
     }
 
     static Content read(String json) {
+        if (json.length() > 4 && json.startsWith("[\"") && json.endsWith("\"]") && isPlain(json)) {
+            // One text with nothing in it to be resolved, as most are.
+            return Content.of(json.substring(2, json.length() - 2));
+        }
         try {
             List<Run> runs = new ArrayList<>();
             for (JsonNode node : JSON.readTree(json)) {
@@ -51,6 +55,10 @@ final class ContentCodec {
         } catch (JsonProcessingException e) {
             throw new IllegalArgumentException("the journal holds '" + json + "'", e);
         }
+    }
+
+    private static boolean isPlain(String json) {
+        return json.indexOf('\\') < 0 && json.indexOf('"', 2) == json.length() - 2;
     }
 
     private static Tag tag(JsonNode node) {

@@ -237,11 +237,15 @@ final class EffortReader {
         private int wordsOfFile(String of) {
             if (wordsOfFile.isEmpty()) {
                 Map<String, Integer> words = new HashMap<>();
+                boolean wasLoaded = track.loaded().isPresent();
                 TrackSnapshot now = track.now();
                 for (int i = 0; i < now.size(); i++) {
                     words.put(now.segment(i).key(), now.words(i));
                 }
                 wordsOfFile = Optional.of(words);
+                if (!wasLoaded) {
+                    track.unload();
+                }
             }
             return wordsOfFile.get().getOrDefault(of, 0);
         }
