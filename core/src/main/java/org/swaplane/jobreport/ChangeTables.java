@@ -44,12 +44,13 @@ final class ChangeTables {
 
     List<Figures> all() {
         List<Figures> all = new ArrayList<>(List.of(
-                byFile(),
-                bands(),
-                grouped("report.changes.by-language", "report.column.target", this::language),
-                byPeople("report.changes.by-person", "report.column.person", SegmentWork::people)));
-        if (facts.effort().segments().stream()
-                .anyMatch(work -> !work.translator().isEmpty())) {
+                byFile(), bands(), grouped("report.changes.by-language", "report.column.target", this::language)));
+        if (shown.names()) {
+            all.add(byPeople("report.changes.by-person", "report.column.person", SegmentWork::people));
+        }
+        if (shown.names()
+                && facts.effort().segments().stream()
+                        .anyMatch(work -> !work.translator().isEmpty())) {
             all.add(byPeople(
                     "report.changes.by-translator",
                     "report.column.translator",
@@ -231,16 +232,14 @@ final class ChangeTables {
         List<SegmentWork> changed = facts.effort().segments().stream()
                 .filter(SegmentWork::isChanged)
                 .toList();
+        List<String> heads = new ArrayList<>();
+        for (String head : List.of("file", "segment", "at-start", "now", "similarity", "distance", "versions")) {
+            heads.add(text("report.column." + head));
+        }
         Figures.Builder table = new Figures.Builder(
                 ReportPart.CHANGES,
                 text("report.changes.segments"),
-                text("report.column.file"),
-                text("report.column.segment"),
-                text("report.column.at-start"),
-                text("report.column.now"),
-                text("report.column.similarity"),
-                text("report.column.distance"),
-                text("report.column.versions"));
+                heads.subList(0, heads.size() - (shown.names() ? 0 : 1)).toArray(String[]::new));
         List<SegmentWork> listed = changed.stream().limit(MOST_LISTED).toList();
         record Version(long track, int number) {}
         Map<Version, Map<String, List<HistoryEntry>>> histories = new HashMap<>();
@@ -255,12 +254,18 @@ final class ChangeTables {
                     histories.get(new Version(work.track(), work.version())).getOrDefault(work.key(), List.of());
             table.row(
                     each -> each == work,
-                    new SegmentTexts(JobFacts.path(tracks.get(work.track())), work, history).cells(shown));
+                    withoutVersions(
+                            new SegmentTexts(JobFacts.path(tracks.get(work.track())), work, history).cells(shown)));
         }
         return changed.size() <= MOST_LISTED
                 ? table.build()
                 : table.saying(text("report.changes.only-some", MOST_LISTED, changed.size()))
                         .build();
+    }
+
+    /** Who wrote what when is nobody's business outside. */
+    private List<Cell> withoutVersions(List<Cell> cells) {
+        return shown.names() ? cells : cells.subList(0, cells.size() - 1);
     }
 
     /** The texts of one segment, by its history, newest first. */

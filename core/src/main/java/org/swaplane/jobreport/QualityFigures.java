@@ -45,7 +45,9 @@ final class QualityFigures {
             all.add(scores(store, evaluation, errors, counted));
             all.add(categories(evaluation, counted));
             all.add(byFile(evaluation, counted));
-            all.add(byReviewer(evaluation, errors));
+            if (shown.names()) {
+                all.add(byReviewer(evaluation, errors));
+            }
             if (evaluation.isSample()) {
                 agreements(store, evaluation, errors).ifPresent(all::add);
             }

@@ -34,6 +34,11 @@ final class Shown {
         this.names = names;
     }
 
+    /** Whether people are named. */
+    boolean names() {
+        return names;
+    }
+
     Cell number(long number) {
         return Cell.of(BigDecimal.valueOf(number), format(0).format(number));
     }

@@ -90,6 +90,7 @@ final class SvgChart {
     private void drawUpright() {
         List<Double> ticks = chart.ticks();
         double most = ticks.get(ticks.size() - 1);
+        numbers.setMaximumFractionDigits((int) Math.max(2, Math.ceil(-Math.log10(ticks.get(1)))));
         double room = HEIGHT - TOP - BOTTOM;
         for (double tick : ticks) {
             double y = TOP + room * (1 - tick / most);

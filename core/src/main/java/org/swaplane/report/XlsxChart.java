@@ -2,12 +2,12 @@ package org.swaplane.report;
 
 import java.util.List;
 import java.util.stream.IntStream;
+import javax.xml.namespace.QName;
 import org.apache.poi.ss.util.CellRangeAddress;
-import org.apache.poi.xddf.usermodel.PresetColor;
-import org.apache.poi.xddf.usermodel.PresetPattern;
 import org.apache.poi.xddf.usermodel.XDDFColor;
-import org.apache.poi.xddf.usermodel.XDDFPatternFillProperties;
+import org.apache.poi.xddf.usermodel.XDDFLineProperties;
 import org.apache.poi.xddf.usermodel.XDDFShapeProperties;
+import org.apache.poi.xddf.usermodel.XDDFSolidFillProperties;
 import org.apache.poi.xddf.usermodel.chart.AxisPosition;
 import org.apache.poi.xddf.usermodel.chart.BarDirection;
 import org.apache.poi.xddf.usermodel.chart.BarGrouping;
@@ -23,16 +23,18 @@ import org.apache.poi.xssf.streaming.SXSSFWorkbook;
 import org.apache.poi.xssf.usermodel.XSSFChart;
 import org.apache.poi.xssf.usermodel.XSSFClientAnchor;
 import org.apache.poi.xssf.usermodel.XSSFSheet;
+import org.apache.xmlbeans.XmlCursor;
 
 /** A chart beside the table of a workbook's sheet. Its figures stand on a sheet of their own, since tables are written as a stream. */
 final class XlsxChart {
     private static final int COLUMNS = 10;
     private static final int ROWS = 18;
-    private static final List<PresetPattern> PATTERNS = List.of(
-            PresetPattern.PERCENT_90,
-            PresetPattern.WIDE_UPWARD_DIAGONAL,
-            PresetPattern.PERCENT_25,
-            PresetPattern.HORIZONTAL);
+    private static final byte[] INK = {0x1d, 0x2b, 0x45};
+    private static final List<byte[]> SHADES = List.of(
+            INK,
+            new byte[] {(byte) 0x9f, (byte) 0xc4, (byte) 0xbf},
+            new byte[] {(byte) 0xea, (byte) 0xd9, (byte) 0xb4},
+            new byte[] {(byte) 0xff, (byte) 0xff, (byte) 0xff});
 
     private final SXSSFWorkbook workbook;
     private final Chart chart;
@@ -61,9 +63,6 @@ final class XlsxChart {
             boolean stacked = chart.kind() == Chart.Kind.STACKED_ROWS;
             bars.setBarDirection(stacked ? BarDirection.BAR : BarDirection.COL);
             bars.setBarGrouping(stacked ? BarGrouping.STACKED : BarGrouping.CLUSTERED);
-            if (stacked) {
-                bars.setOverlap((byte) 100);
-            }
         }
         int rows = chart.labels().size();
         XDDFDataSource<String> labels =
@@ -77,19 +76,27 @@ final class XlsxChart {
                     labels, XDDFDataSourcesFactory.fromArray(numbers, range(figures, rows, s + 1), s + 1));
             series.setTitle(each.name().isEmpty() ? chart.title() : each.name(), null);
             if (!line) {
-                series.setShapeProperties(pattern(s));
+                series.setShapeProperties(shade(s));
             }
         }
         drawn.plot(data);
+        if (chart.kind() == Chart.Kind.STACKED_ROWS) {
+            // Written as it is: the schema that ships knows the element, and not the type of its value.
+            try (XmlCursor overlap = drawn.getCTChart()
+                    .getPlotArea()
+                    .getBarChartArray(0)
+                    .addNewOverlap()
+                    .newCursor()) {
+                overlap.setAttributeText(new QName("val"), "100");
+            }
+        }
     }
 
-    private static XDDFShapeProperties pattern(int series) {
-        XDDFPatternFillProperties fill = new XDDFPatternFillProperties();
-        fill.setPresetPattern(PATTERNS.get(series % PATTERNS.size()));
-        fill.setForegroundColor(XDDFColor.from(PresetColor.DARK_SLATE_GRAY));
-        fill.setBackgroundColor(XDDFColor.from(PresetColor.WHITE));
+    /** From dark to light, so that series differ without colour, too; each with an outline. */
+    private static XDDFShapeProperties shade(int series) {
         XDDFShapeProperties properties = new XDDFShapeProperties();
-        properties.setFillProperties(fill);
+        properties.setFillProperties(new XDDFSolidFillProperties(XDDFColor.from(SHADES.get(series % SHADES.size()))));
+        properties.setLineProperties(new XDDFLineProperties(new XDDFSolidFillProperties(XDDFColor.from(INK))));
         return properties;
     }
 

@@ -69,6 +69,11 @@ final class XlsxReport {
             }
         }
         sheet.createFreezePane(0, 1);
+        // On paper, all columns stand on one page.
+        sheet.setFitToPage(true);
+        sheet.getPrintSetup().setFitWidth((short) 1);
+        sheet.getPrintSetup().setFitHeight((short) 0);
+        sheet.getPrintSetup().setLandscape(true);
         sheet.setAutoFilter(new CellRangeAddress(0, Math.max(0, at - 1), 0, heads.size() - 1));
         addSums(sheet, section.sums(), at);
         section.chart().filter(chart -> !chart.isEmpty()).ifPresent(chart -> new XlsxChart(workbook, chart)
