@@ -5,13 +5,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.swaplane.demo.DemoLane;
+import org.swaplane.demo.DemoWeek;
+import org.swaplane.lane.Lane;
 
-/** The score of a file with marked errors. */
+/** The score of a file with marked errors, and the report of a lane. */
 class QualityCommandsTest extends CommandTest {
     private static final String ERROR = "\"unit\":\"tt.afternoon\",\"start\":0,\"end\":3";
 
@@ -74,5 +77,37 @@ class QualityCommandsTest extends CommandTest {
 
         assertThat(printed()).isEmpty();
         assertThat(complaint().strip().lines()).singleElement().asString().contains("errors.json");
+    }
+
+    @Test
+    void aLaneIsReportedWithoutBeingChanged() throws IOException {
+        Path lane = folder.resolve("lane");
+        try (Lane made = DemoLane.create(lane, Clock.systemUTC())) {
+            DemoWeek.work(made);
+        }
+        byte[] before = Files.readAllBytes(lane.resolve("lane.db"));
+
+        assertThat(run("report", lane, "--json", "--parts", "quality,amounts", "-o", folder.resolve("report.xlsx")))
+                .isZero();
+
+        assertThat(json().get("title").asText()).isEqualTo("Job report: Marram Sound Ferries");
+        assertThat(json().get("sections"))
+                .anySatisfy(
+                        section -> assertThat(section.get("heading").asText()).isEqualTo("Account"));
+        assertThat(folder.resolve("report.xlsx")).isNotEmptyFile();
+        assertThat(Files.readAllBytes(lane.resolve("lane.db"))).isEqualTo(before);
+        assertThat(run("report", lane, "-o", folder.resolve("report.xlsx"))).isEqualTo(2);
+        assertThat(run("report", lane, "--profile", "client", "--language", "de"))
+                .isZero();
+        assertThat(printed()).contains("Fehlerkategorie").doesNotContain("Mara Lind");
+    }
+
+    @Test
+    void aReportOfWhatThereIsNotIsBadInput() {
+        assertThat(run("report", folder.resolve("nowhere"))).isEqualTo(2);
+        assertThat(run("report", folder, "--parts", "taste")).isEqualTo(2);
+        assertThat(complaint()).contains("taste");
+        assertThat(run("report", folder, "-o", folder.resolve("report.pdf"))).isEqualTo(2);
+        assertThat(complaint().strip().lines()).hasSize(1);
     }
 }

@@ -84,7 +84,11 @@ public record Chart(String title, Kind kind, String unit, List<String> labels, L
         if (most <= 0) {
             return List.of(0.0, 1.0);
         }
-        double rough = most / 4;
+        // Half an error is not to be seen.
+        boolean whole = series.stream()
+                .flatMap(each -> each.values().stream())
+                .allMatch(value -> value.isNaN() || value == Math.rint(value));
+        double rough = whole ? Math.max(1, most / 4) : most / 4;
         double power = Math.pow(10, Math.floor(Math.log10(rough)));
         double step = power * (rough / power <= 1 ? 1 : rough / power <= 2 ? 2 : rough / power <= 5 ? 5 : 10);
         List<Double> ticks = new ArrayList<>();

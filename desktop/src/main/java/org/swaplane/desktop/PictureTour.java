@@ -16,12 +16,14 @@ import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TableView;
 import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import org.swaplane.demo.DemoDesk;
 import org.swaplane.demo.DemoLane;
+import org.swaplane.demo.DemoWeek;
 import org.swaplane.desk.DownloadOptions;
 import org.swaplane.desk.server.DeskServer;
 import org.swaplane.desktop.lanes.LanesModel;
@@ -33,6 +35,7 @@ import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.theme.Theme;
 import org.swaplane.exchange.RowChange;
 import org.swaplane.format.Source;
+import org.swaplane.jobreport.ReportPart;
 import org.swaplane.lane.MemoryFill;
 
 /** Goes through the job on the demo lane, on a day that is always the same, and takes a picture of each main view. */
@@ -162,7 +165,29 @@ public final class PictureTour extends Application {
                     session.memories().analyze(session.lane().tracks());
                 },
                 "preparation");
+        steps.add(() -> session.background()
+                .run(
+                        "",
+                        progress -> {
+                            DemoWeek.work(session.lane());
+                            return true;
+                        },
+                        done -> {}));
+        step(() -> show(ViewId.REPORT), "report");
+        steps.add(() -> choosePart(ReportPart.QUALITY));
+        step(
+                () -> ((ListView<?>) scene.lookup("#report-figures"))
+                        .getSelectionModel()
+                        .select(1),
+                "report-quality");
         steps.add(Platform::exit);
+    }
+
+    @SuppressWarnings("unchecked")
+    private void choosePart(ReportPart part) {
+        ((ListView<ReportPart>) scene.lookup("#report-parts"))
+                .getSelectionModel()
+                .select(part);
     }
 
     /** Some of the demo's documents come again as they are, one in a new version, and there is a new one. */

@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.function.IntConsumer;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.geometry.Pos;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
@@ -76,6 +75,10 @@ final class FiguresTable extends TableView<FiguresTable.Row> {
         if (!section.sums().isEmpty()) {
             rows.add(new Row(-1, section.sums()));
         }
+        double wanted = columns.stream().mapToDouble(TableColumn::getPrefWidth).sum();
+        // A few columns share the width; many are scrolled.
+        setColumnResizePolicy(
+                wanted < getWidth() ? CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS : UNCONSTRAINED_RESIZE_POLICY);
         getColumns().setAll(columns);
         getItems().setAll(rows);
         getSelectionModel().selectFirst();
@@ -116,12 +119,14 @@ final class FiguresTable extends TableView<FiguresTable.Row> {
             super.updateItem(row, empty);
             setGraphic(null);
             setText(null);
-            getStyleClass().removeAll("figure-sum", "found", "good");
+            getStyleClass().removeAll("figure-sum", "figure-number", "found");
             if (empty || row == null) {
                 return;
             }
             Cell cell = row.cells().get(index);
-            setAlignment(cell.tone() == Cell.Tone.NUMBER ? Pos.CENTER_RIGHT : Pos.CENTER_LEFT);
+            if (cell.tone() == Cell.Tone.NUMBER) {
+                getStyleClass().add("figure-number");
+            }
             if (row.isSum()) {
                 getStyleClass().add("figure-sum");
             }

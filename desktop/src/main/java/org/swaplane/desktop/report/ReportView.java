@@ -49,6 +49,9 @@ public final class ReportView implements View {
             new ViewDescriptor(ViewId.REPORT, session -> 0, context -> new ReportView(context));
 
     private static final double LIST = 210;
+    /** Height of a line of a list with text of the usual size. */
+    private static final double ROW = 38;
+
     private static final String CLIENT = "client";
     private static final String INTERNAL = "internal";
     /** Numbers and dates are written as in these; words where there are some. */
@@ -132,6 +135,9 @@ public final class ReportView implements View {
         makeDate(from, "report.from");
         makeDate(to, "report.to");
         reader.setAccessibleText(Strings.text("report.profile"));
+        language.setPrefWidth(150);
+        reader.setPrefWidth(150);
+        written.setPrefWidth(120);
         written.setAccessibleText(Strings.text("report.language"));
         String own = Strings.locale().getLanguage();
         written.setValue(LANGUAGES.contains(own) ? own : LANGUAGES.get(0));
@@ -141,7 +147,7 @@ public final class ReportView implements View {
         date.setId(key.replace('.', '-'));
         date.setPromptText(Strings.text(key));
         date.setAccessibleText(Strings.text(key));
-        date.setPrefWidth(130);
+        date.setPrefWidth(118);
         date.setOnAction(event -> {
             if (!showing) {
                 Optional<LocalDate> begin = Optional.ofNullable(from.getValue());
@@ -156,8 +162,8 @@ public final class ReportView implements View {
         parts.setAccessibleText(Strings.text("report.parts"));
         parts.getItems().setAll(ReportPart.values());
         parts.setCellFactory(any -> new NamedCell<>(part -> Strings.text("report.part." + part.word())));
-        parts.setPrefHeight(ReportPart.values().length * 34 + 8.0);
-        parts.setMinHeight(ReportPart.values().length * 34 + 8.0);
+        sizeParts();
+        session.person().onChange(this::sizeParts);
         parts.setMinWidth(LIST * 0.7);
         parts.getSelectionModel().select(reporting.part());
         parts.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> {
@@ -171,6 +177,13 @@ public final class ReportView implements View {
         list.setPlaceholder(Controls.quiet(Strings.text("report.counting")));
         list.setCellFactory(any -> new NamedCell<>(figures -> figures.section().heading()));
         list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showFigures(now));
+    }
+
+    /** All parts are seen at once. */
+    private void sizeParts() {
+        double height = ReportPart.values().length * ROW * session.person().scale() + 8;
+        parts.setPrefHeight(height);
+        parts.setMinHeight(height);
     }
 
     /** A line of a list. */
