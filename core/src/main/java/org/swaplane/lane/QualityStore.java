@@ -26,6 +26,9 @@ import org.swaplane.quality.Sample;
 /** Evaluations of a lane: what is evaluated, the errors that were marked, what translators answered, and the scores. */
 public final class QualityStore {
     private static final String NONE = "none";
+    /** What listeners hear when an evaluation begins or ends. */
+    private static final String EVALUATION = "evaluation";
+
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private final Database database;
@@ -99,7 +102,10 @@ public final class QualityStore {
     public CompletableFuture<Evaluation> begin(
             String name, List<Track> tracks, long sampleWords, long seed, boolean blind) {
         List<Drawn> drawn = sampleWords > 0 ? draw(tracks, sampleWords, seed) : List.of();
-        return writer.submit(transaction -> insert(name, tracks, sampleWords, seed, blind, drawn));
+        return writer.submit(transaction -> {
+            transaction.tell(listener -> listener.settingChanged(EVALUATION));
+            return insert(name, tracks, sampleWords, seed, blind, drawn);
+        });
     }
 
     private static List<Drawn> draw(List<Track> tracks, long words, long seed) {
@@ -315,6 +321,21 @@ public final class QualityStore {
                 evaluation.scheme());
     }
 
+    /** Whether the newest evaluation of a track has passed, as its errors stand now; not where it was never evaluated. */
+    public boolean isPassed(Track track, List<Track> all) {
+        return evaluations().stream()
+                .filter(evaluation -> evaluation.tracks().contains(track.id()))
+                .findFirst()
+                .filter(evaluation -> score(
+                                evaluation,
+                                errors(evaluation).stream()
+                                        .filter(QualityError::counts)
+                                        .toList(),
+                                all)
+                        .passed())
+                .isPresent();
+    }
+
     /** How far two reviewers agree about a sample: for each of its segments, the worst severity that each of them saw. */
     public Agreement agreement(Evaluation evaluation, List<QualityError> errors, String one, String other) {
         List<Drawn> sample = drawn(evaluation);
@@ -353,6 +374,7 @@ public final class QualityStore {
                     clock.instant().toString(),
                     JSON.writeValueAsString(result),
                     evaluation.id());
+            transaction.tell(listener -> listener.settingChanged(EVALUATION));
             return null;
         });
     }

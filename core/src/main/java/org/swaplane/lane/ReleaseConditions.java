@@ -145,6 +145,7 @@ public final class ReleaseConditions implements LaneListener, AutoCloseable {
             case "reviewed" -> Gate.Condition.none(id, unlocked(track, State.REVIEWED));
             case "final" -> Gate.Condition.none(id, unlocked(track, State.FINAL));
             case "second-person" -> Gate.Condition.none(id, approvedAlone(track));
+            case "quality" -> Gate.Condition.of(id, lane.quality().isPassed(track.track(), lane.tracks()));
             default -> throw new IllegalArgumentException(id);
         };
     }

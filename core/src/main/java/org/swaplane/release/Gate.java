@@ -13,7 +13,16 @@ import java.util.Set;
 public record Gate(List<Condition> conditions, List<String> remarks) {
     /** Conditions that a lane may ask for, by their ids, in the order in which work meets them. */
     public static final List<String> OPTIONAL = List.of(
-            "dry-run", "away", "translated", "errors", "findings", "spelling", "reviewed", "second-person", "final");
+            "dry-run",
+            "away",
+            "translated",
+            "errors",
+            "findings",
+            "spelling",
+            "reviewed",
+            "second-person",
+            "final",
+            "quality");
 
     /** Those that are asked for where nobody says otherwise. */
     public static final List<String> USUAL = List.of("dry-run", "away", "findings", "reviewed");

@@ -12,9 +12,12 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.swaplane.check.CheckRun;
 import org.swaplane.demo.DemoLane;
 import org.swaplane.quality.Judgement;
 import org.swaplane.quality.QualityScore;
+import org.swaplane.release.Gate;
+import org.swaplane.task.Progress;
 
 class QualityStoreTest {
     @TempDir
@@ -102,6 +105,24 @@ class QualityStoreTest {
             assertThat(result.score()).isEqualTo(arbitrated.score());
         });
         assertThat(store.errors(track)).isEmpty();
+    }
+
+    @Test
+    void aReleaseMayAskForAnEvaluationThatHasPassed() throws IOException {
+        LaneWriter.await(lane.settings().set(LaneDetail.RELEASE_CONDITIONS, "quality"));
+        try (ReleaseConditions conditions = new ReleaseConditions(lane, CheckRun::ofAllChecks)) {
+            assertThat(isMet(conditions)).isFalse();
+            LaneWriter.await(store.begin("", List.of(track), 0, 0, false));
+            assertThat(isMet(conditions)).isTrue();
+            mark(track.now().segment(0).key(), "accuracy", "critical");
+            assertThat(isMet(conditions)).isFalse();
+        }
+    }
+
+    private boolean isMet(ReleaseConditions conditions) throws IOException {
+        return conditions.of(track.now(), Progress.NONE).conditions().stream()
+                .filter(each -> each.id().equals("quality"))
+                .allMatch(Gate.Condition::holds);
     }
 
     @Test

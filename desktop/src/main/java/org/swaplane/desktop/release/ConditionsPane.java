@@ -130,6 +130,7 @@ final class ConditionsPane extends VBox {
         return switch (condition) {
             case "dry-run" -> ViewId.DRY_RUN;
             case "away" -> ViewId.EXCHANGE;
+            case "quality" -> ViewId.REPORT;
             case "findings", "errors", "spelling" -> ViewId.CHECKS;
             default -> ViewId.REVIEW;
         };
