@@ -93,6 +93,9 @@ final class ReportCommand implements Callable<Integer> {
         if (out != null) {
             ReportForm.require(out);
         }
+        if (from != null && to != null && to.isBefore(from)) {
+            throw new CannotProceedException("--to", "problem.period", to.toString(), from.toString());
+        }
         ReportProfile told = profile == Reader.CLIENT ? ReportProfile.CLIENT : ReportProfile.INTERNAL;
         ReportProfile chosen = parts.isEmpty() ? told : told.of(parts());
         Clock clock = Clock.systemUTC();

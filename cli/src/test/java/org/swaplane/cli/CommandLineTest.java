@@ -348,7 +348,7 @@ class CommandLineTest extends CommandTest {
         assertThat(all).isEqualTo(changes.get("segments").size());
         assertThat(Files.readString(out)).contains("<alt-trans match-quality=\"98%\"");
         assertThat(run("compare", demo, next, "-o", folder.resolve("x.pdf"))).isEqualTo(2);
-        assertThat(complaint()).contains(".html, .docx, .xlsx or .csv").doesNotContain("\tat ");
+        assertThat(complaint()).contains(".html, .docx, .xlsx, .csv or .json").doesNotContain("\tat ");
     }
 
     @Test

@@ -107,6 +107,8 @@ class QualityCommandsTest extends CommandTest {
         assertThat(run("report", folder.resolve("nowhere"))).isEqualTo(2);
         assertThat(run("report", folder, "--parts", "taste")).isEqualTo(2);
         assertThat(complaint()).contains("taste");
+        assertThat(run("report", folder, "--from", "2026-11-02", "--to", "2026-11-01"))
+                .isEqualTo(2);
         assertThat(run("report", folder, "-o", folder.resolve("report.pdf"))).isEqualTo(2);
         assertThat(complaint().strip().lines()).hasSize(1);
     }

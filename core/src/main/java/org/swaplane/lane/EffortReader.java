@@ -34,7 +34,6 @@ final class EffortReader {
             StepKind.FILLED,
             StepKind.DRAFTED,
             StepKind.PROPOSED,
-            StepKind.COPIED,
             StepKind.CLEARED,
             StepKind.LOCKED,
             StepKind.UNLOCKED,

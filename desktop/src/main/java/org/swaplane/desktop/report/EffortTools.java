@@ -8,7 +8,6 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Control;
 import javafx.scene.control.DatePicker;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -28,13 +27,13 @@ final class EffortTools extends VBox {
 
     private final LaneSession session;
     private final DatePicker day = new DatePicker(LocalDate.now());
-    private final TextField who = new TextField();
+    private final TextField who = Controls.field("correction-who", "report.correction.who", 12);
     private final ComboBox<Activity> activity = Choice.of(
             "correction-activity",
             List.of(Activity.values()),
             each -> Strings.text("report.activity." + each.name().toLowerCase(Locale.ROOT)));
-    private final TextField hours = new TextField();
-    private final TextField reason = new TextField();
+    private final TextField hours = Controls.field("correction-hours", "report.correction.hours", 12);
+    private final TextField reason = Controls.field("correction-reason", "report.correction.reason", 20);
     private final Label wrong = Controls.styled(new Label(), "found");
     private final VBox entries = Controls.styled(new VBox(), "column-tight");
     private final VBox form;
@@ -42,14 +41,10 @@ final class EffortTools extends VBox {
     EffortTools(LaneSession session) {
         this.session = session;
         getStyleClass().add("column-tight");
-        prompt(day, "correction-day", "report.correction.day");
-        prompt(who, "correction-who", "report.correction.who");
-        prompt(hours, "correction-hours", "report.correction.hours");
-        prompt(reason, "correction-reason", "report.correction.reason");
+        day.setId("correction-day");
+        day.setAccessibleText(Strings.text("report.correction.day"));
         activity.setAccessibleText(Strings.text("report.correction.activity"));
         day.setPrefWidth(130);
-        hours.setPrefColumnCount(6);
-        reason.setPrefColumnCount(20);
         reason.setOnAction(event -> add());
         form = Controls.styled(
                 new VBox(
@@ -70,14 +65,6 @@ final class EffortTools extends VBox {
                         "correct-time", "report.correction.open", () -> Controls.showIf(form, !form.isVisible())),
                 "small");
         getChildren().addAll(Controls.row(open), form);
-    }
-
-    private static void prompt(Control control, String id, String key) {
-        control.setId(id);
-        control.setAccessibleText(Strings.text(key));
-        if (control instanceof TextField field) {
-            field.setPromptText(Strings.text(key));
-        }
     }
 
     private void add() {

@@ -34,16 +34,16 @@ final class QualityTools extends VBox {
 
     private final LaneSession session;
     private final FilePicker picker;
-    private final TextField name = field("evaluation-name", "quality.name", 14);
-    private final TextField words = field("evaluation-words", "quality.sample-words", 10);
-    private final TextField seed = field("evaluation-seed", "quality.seed", 8);
+    private final TextField name = Controls.field("evaluation-name", "quality.name", 14);
+    private final TextField words = Controls.field("evaluation-words", "quality.sample-words", 10);
+    private final TextField seed = Controls.field("evaluation-seed", "quality.seed", 8);
     private final CheckBox blind = new CheckBox(Strings.text("quality.blind"));
     private final Label wrong = Controls.styled(new Label(), "found");
     private final VBox form;
     private final VBox answers = Controls.styled(new VBox(), "column-tight");
     private final ComboBox<QualityError> errors;
-    private final TextField who = field("answer-who", "quality.answered-by", 12);
-    private final TextField reason = field("answer-reason", "quality.answer-reason", 20);
+    private final TextField who = Controls.field("answer-who", "quality.answered-by", 12);
+    private final TextField reason = Controls.field("answer-reason", "quality.answer-reason", 20);
     private final Button close;
     private final Button sample;
 
@@ -74,38 +74,29 @@ final class QualityTools extends VBox {
                         errors,
                         who,
                         reason,
-                        small("accept-error", "quality.accept", () -> answer(QualityError.Answer.ACCEPTED)),
-                        small("reject-error", "quality.reject", () -> answer(QualityError.Answer.REJECTED)),
-                        small("uphold-error", "quality.uphold", () -> decide(QualityError.Decision.UPHELD)),
-                        small("dismiss-error", "quality.dismiss", () -> decide(QualityError.Decision.DISMISSED)),
-                        small("remove-error", "quality.remove", this::remove)));
-        close = small("close-evaluation", "quality.close", session.evaluating()::close);
-        sample = small("show-sample", "quality.show-sample", session.evaluating()::showSample);
+                        Controls.small("accept-error", "quality.accept", () -> answer(QualityError.Answer.ACCEPTED)),
+                        Controls.small("reject-error", "quality.reject", () -> answer(QualityError.Answer.REJECTED)),
+                        Controls.small("uphold-error", "quality.uphold", () -> decide(QualityError.Decision.UPHELD)),
+                        Controls.small(
+                                "dismiss-error", "quality.dismiss", () -> decide(QualityError.Decision.DISMISSED)),
+                        Controls.small("remove-error", "quality.remove", this::remove)));
+        close = Controls.small("close-evaluation", "quality.close", session.evaluating()::close);
+        sample = Controls.small("show-sample", "quality.show-sample", session.evaluating()::showSample);
         getChildren()
                 .addAll(
                         Controls.wrapped(
-                                small("new-evaluation", "quality.new", () -> Controls.showIf(form, !form.isVisible())),
+                                Controls.small(
+                                        "new-evaluation",
+                                        "quality.new",
+                                        () -> Controls.showIf(form, !form.isVisible())),
                                 sample,
                                 close,
-                                small("export-scheme", "quality.export-scheme", this::exportScheme),
-                                small("import-scheme", "quality.import-scheme", this::importScheme)),
+                                Controls.small("export-scheme", "quality.export-scheme", this::exportScheme),
+                                Controls.small("import-scheme", "quality.import-scheme", this::importScheme)),
                         form,
                         answers);
         setDisable(session.lane().isReadOnly());
         session.evaluating().stateProperty().addListener((property, before, now) -> refresh());
-    }
-
-    private static TextField field(String id, String key, int columns) {
-        TextField field = new TextField();
-        field.setId(id);
-        field.setPromptText(Strings.text(key));
-        field.setAccessibleText(Strings.text(key));
-        field.setPrefColumnCount(columns);
-        return field;
-    }
-
-    private static Button small(String id, String key, Runnable action) {
-        return Controls.styled(Controls.button(id, key, action), "small");
     }
 
     private String words(QualityError error) {

@@ -14,7 +14,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -46,12 +45,12 @@ final class RateCardPane extends VBox {
     private final FilePicker picker;
     private final ListView<RateCard> cards = new ListView<>();
     private final ComboBox<RateCard> kept;
-    private final TextField name = field("card-name", "report.cards.name", 14);
-    private final TextField source = field("card-source", "report.cards.source", 6);
-    private final TextField target = field("card-target", "report.cards.target", 6);
-    private final TextField currency = field("card-currency", "report.cards.currency", 5);
-    private final TextField minimum = field("card-minimum", "report.cards.minimum", 6);
-    private final TextField adjustments = field("card-adjustments", "report.cards.adjustments", 22);
+    private final TextField name = Controls.field("card-name", "report.cards.name", 14);
+    private final TextField source = Controls.field("card-source", "report.cards.source", 6);
+    private final TextField target = Controls.field("card-target", "report.cards.target", 6);
+    private final TextField currency = Controls.field("card-currency", "report.cards.currency", 5);
+    private final TextField minimum = Controls.field("card-minimum", "report.cards.minimum", 6);
+    private final TextField adjustments = Controls.field("card-adjustments", "report.cards.adjustments", 22);
     private final TableView<RateCard.Entry> entries = new TableView<>();
     private final ComboBox<Activity> activity = Choice.of(
             "entry-activity",
@@ -61,10 +60,10 @@ final class RateCardPane extends VBox {
             "entry-unit",
             List.of(RateCard.Unit.values()),
             each -> Strings.text("report.cards.unit." + each.name().toLowerCase(Locale.ROOT)));
-    private final TextField amount = field("entry-amount", "report.cards.amount", 6);
-    private final TextField bands = field("entry-bands", "report.cards.bands", 18);
-    private final TextField recipient = field("entry-recipient", "report.cards.recipient", 10);
-    private final TextField pace = field("entry-pace", "report.cards.pace", 6);
+    private final TextField amount = Controls.field("entry-amount", "report.cards.amount", 6);
+    private final TextField bands = Controls.field("entry-bands", "report.cards.bands", 18);
+    private final TextField recipient = Controls.field("entry-recipient", "report.cards.recipient", 10);
+    private final TextField pace = Controls.field("entry-pace", "report.cards.pace", 6);
     private final CheckBox billable = new CheckBox(Strings.text("report.cards.billable"));
     private final Label wrong = Controls.styled(new Label(), "found");
     private boolean showing;
@@ -100,7 +99,7 @@ final class RateCardPane extends VBox {
                                 currency,
                                 minimum,
                                 adjustments,
-                                button("keep-card", "report.cards.set", this::set)),
+                                Controls.small("keep-card", "report.cards.set", this::set)),
                         entries,
                         Controls.wrapped(
                                 activity,
@@ -110,8 +109,8 @@ final class RateCardPane extends VBox {
                                 recipient,
                                 pace,
                                 billable,
-                                button("add-entry", "report.cards.add-entry", this::addEntry),
-                                button("remove-entry", "report.cards.remove-entry", this::removeEntry)),
+                                Controls.small("add-entry", "report.cards.add-entry", this::addEntry),
+                                Controls.small("remove-entry", "report.cards.remove-entry", this::removeEntry)),
                         wrong),
                 "column-tight");
         HBox.setHgrow(card, Priority.ALWAYS);
@@ -119,11 +118,11 @@ final class RateCardPane extends VBox {
                 new VBox(
                         cards,
                         Controls.wrapped(
-                                button("new-card", "report.cards.new", this::create),
-                                button("remove-card", "report.cards.remove", this::remove),
-                                button("keep-for-others", "report.cards.keep", this::keepForOthers),
-                                button("export-cards", "report.cards.export", this::export),
-                                button("import-cards", "report.cards.import", this::importFile)),
+                                Controls.small("new-card", "report.cards.new", this::create),
+                                Controls.small("remove-card", "report.cards.remove", this::remove),
+                                Controls.small("keep-for-others", "report.cards.keep", this::keepForOthers),
+                                Controls.small("export-cards", "report.cards.export", this::export),
+                                Controls.small("import-cards", "report.cards.import", this::importFile)),
                         kept),
                 "column-tight");
         list.setPrefWidth(230);
@@ -147,19 +146,6 @@ final class RateCardPane extends VBox {
                 : Strings.text("strip.languages", card.source(), card.target());
         return Strings.text(
                 "report.cards.words", card.name(), pair, card.currency().getCurrencyCode());
-    }
-
-    private static TextField field(String id, String key, int columns) {
-        TextField field = new TextField();
-        field.setId(id);
-        field.setPromptText(Strings.text(key));
-        field.setAccessibleText(Strings.text(key));
-        field.setPrefColumnCount(columns);
-        return field;
-    }
-
-    private static Button button(String id, String key, Runnable action) {
-        return Controls.styled(Controls.button(id, key, action), "small");
     }
 
     private void makeEntries() {

@@ -85,6 +85,8 @@ public final class ReportView implements View {
     private final Button export;
     private final VBox node;
     private boolean showing;
+    private JobReporting.Shown drawn;
+    private ReportPart drawnPart;
 
     public ReportView(ViewContext context) {
         this.session = context.session();
@@ -216,6 +218,12 @@ public final class ReportView implements View {
         }
         language.setValue(reporting.scopeProperty().get().language());
         showing = false;
+        if (shown == drawn && reporting.part() == drawnPart) {
+            // What somebody selected and sorted stays.
+            return;
+        }
+        drawn = shown;
+        drawnPart = reporting.part();
         boolean counted = shown != null && shown.part() == reporting.part();
         Node tool = tools.get(reporting.part());
         toolPlace.getChildren().setAll(tool == null ? List.of() : List.of(tool));

@@ -50,40 +50,51 @@ public final class Background {
 
     /** Runs {@code job} after those that wait, named in {@code words}; gives its result to {@code done} on the window's thread. */
     public <T> void run(String words, Job<T> job, Consumer<T> done) {
-        run(work, words, job, done, failed);
+        run(work, words, job, done, failed, () -> {});
     }
 
     /** The same of what reads a track that somebody waits for; a failure goes to {@code otherwise}. */
     public <T> void read(String words, Job<T> job, Consumer<T> done, Consumer<Throwable> otherwise) {
-        run(reading, words, job, done, otherwise);
+        run(reading, words, job, done, otherwise, () -> {});
     }
 
     /** The same of what asks another program and waits for its answer. */
     public <T> void ask(String words, Job<T> job, Consumer<T> done) {
-        run(asking, words, job, done, failed);
+        ask(words, job, done, () -> {});
     }
 
-    /** The same of what looks through a whole lane and that nobody waits for. */
-    public <T> void look(String words, Job<T> job, Consumer<T> done) {
-        run(looking, words, job, done, failed);
+    /** The same of what asks another program and waits for its answer; {@code stopped} hears that there is none. */
+    public <T> void ask(String words, Job<T> job, Consumer<T> done, Runnable stopped) {
+        run(asking, words, job, done, failed.andThen(failure -> stopped.run()), stopped);
+    }
+
+    /** The same of what looks through a whole lane and that nobody waits for; {@code stopped} hears that it came to no end. */
+    public <T> void look(String words, Job<T> job, Consumer<T> done, Runnable stopped) {
+        run(looking, words, job, done, failed.andThen(failure -> stopped.run()), stopped);
     }
 
     private <T> void run(
-            ExecutorService queue, String words, Job<T> job, Consumer<T> done, Consumer<Throwable> otherwise) {
+            ExecutorService queue,
+            String words,
+            Job<T> job,
+            Consumer<T> done,
+            Consumer<Throwable> otherwise,
+            Runnable cancelled) {
         RunningTask task = new RunningTask(words);
         waiting++;
         busy.set(true);
         try {
-            queue.execute(() -> execute(task, job, done, otherwise));
+            queue.execute(() -> execute(task, job, done, otherwise, cancelled));
         } catch (RejectedExecutionException e) {
             // The window is closing.
             ended(task, () -> {});
         }
     }
 
-    private <T> void execute(RunningTask task, Job<T> job, Consumer<T> done, Consumer<Throwable> otherwise) {
+    private <T> void execute(
+            RunningTask task, Job<T> job, Consumer<T> done, Consumer<Throwable> otherwise, Runnable cancelled) {
         if (task.isCancelled()) {
-            window.execute(() -> ended(task, () -> {}));
+            window.execute(() -> ended(task, cancelled));
             return;
         }
         window.execute(() -> tasks.add(task));
@@ -91,7 +102,7 @@ public final class Background {
             T result = job.run(task.progress(latest(task), way));
             window.execute(() -> ended(task, () -> done.accept(result)));
         } catch (CancelledException e) {
-            window.execute(() -> ended(task, () -> {}));
+            window.execute(() -> ended(task, cancelled));
         } catch (Exception | Error e) {
             window.execute(() -> ended(task, () -> otherwise.accept(e)));
         }

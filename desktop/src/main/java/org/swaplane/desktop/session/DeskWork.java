@@ -89,13 +89,18 @@ public final class DeskWork {
         asking = true;
         String address = address();
         boolean readOnly = session.lane().isReadOnly();
-        session.background().ask(Strings.text("task.desk"), progress -> visit(address, readOnly, progress), visit -> {
-            asking = false;
-            problem.set(visit.problem());
-            if (!rows.equals(visit.rows())) {
-                rows.setAll(visit.rows());
-            }
-        });
+        session.background()
+                .ask(
+                        Strings.text("task.desk"),
+                        progress -> visit(address, readOnly, progress),
+                        visit -> {
+                            asking = false;
+                            problem.set(visit.problem());
+                            if (!rows.equals(visit.rows())) {
+                                rows.setAll(visit.rows());
+                            }
+                        },
+                        () -> asking = false);
     }
 
     private Visit visit(String address, boolean readOnly, Progress progress) {

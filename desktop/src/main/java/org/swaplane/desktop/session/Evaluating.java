@@ -131,11 +131,9 @@ public final class Evaluating {
                 .run(
                         Strings.text("task.evaluation"),
                         progress -> {
-                            QualityStore store = session.lane().quality();
-                            store.open()
-                                    .ifPresent(open -> LaneWriter.await(
-                                            store.close(open, session.lane().tracks())));
-                            return LaneWriter.await(store.begin(name, tracks, sampleWords, seed, blind));
+                            closeOpen();
+                            return LaneWriter.await(
+                                    session.lane().quality().begin(name, tracks, sampleWords, seed, blind));
                         },
                         begun -> changed());
     }
@@ -146,13 +144,17 @@ public final class Evaluating {
                 .run(
                         Strings.text("task.evaluation"),
                         progress -> {
-                            QualityStore store = session.lane().quality();
-                            store.open()
-                                    .ifPresent(open -> LaneWriter.await(
-                                            store.close(open, session.lane().tracks())));
+                            closeOpen();
                             return true;
                         },
                         done -> changed());
+    }
+
+    private void closeOpen() {
+        QualityStore store = session.lane().quality();
+        store.open()
+                .ifPresent(open ->
+                        LaneWriter.await(store.close(open, session.lane().tracks())));
     }
 
     private void changed() {

@@ -126,13 +126,20 @@ public final class JobReporting {
         ReportPart asked = part;
         Scope of = scope.get();
         session.background()
-                .look(Strings.text("task.job-report"), progress -> count(asked, known, of, progress), counted -> {
-                    asking = false;
-                    shown.set(counted);
-                    if (part != asked || outdated || !of.equals(scope.get())) {
-                        refresh();
-                    }
-                });
+                .look(
+                        Strings.text("task.job-report"),
+                        progress -> count(asked, known, of, progress),
+                        counted -> {
+                            asking = false;
+                            shown.set(counted);
+                            if (part != asked || outdated || !of.equals(scope.get())) {
+                                refresh();
+                            }
+                        },
+                        () -> {
+                            asking = false;
+                            outdated = true;
+                        });
     }
 
     private Shown count(ReportPart asked, Optional<JobFacts> known, Scope of, Progress progress) throws IOException {

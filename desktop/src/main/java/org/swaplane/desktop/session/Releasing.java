@@ -148,15 +148,20 @@ public final class Releasing {
         looking = true;
         List<Track> tracks = session.lane().tracks();
         List<Track> chosen = tracks.stream().filter(this::isChosen).toList();
-        session.background().look(Strings.text("task.gates"), progress -> look(tracks, chosen, progress), look -> {
-            looking = false;
-            look.failure().ifPresent(session::failed);
-            show(tracks, look);
-            if (lookAgain || !look.all()) {
-                lookAgain = false;
-                refresh();
-            }
-        });
+        session.background()
+                .look(
+                        Strings.text("task.gates"),
+                        progress -> look(tracks, chosen, progress),
+                        look -> {
+                            looking = false;
+                            look.failure().ifPresent(session::failed);
+                            show(tracks, look);
+                            if (lookAgain || !look.all()) {
+                                lookAgain = false;
+                                refresh();
+                            }
+                        },
+                        () -> looking = false);
         if (!rows.stream().map(Row::track).toList().equals(tracks)) {
             show(tracks, Map.of(), null);
         }

@@ -20,6 +20,8 @@ public final class WorkTime {
     /** A person is in one of this program's windows at a time. */
     private static final Attention ATTENTION = new Attention();
 
+    private static final Duration LONGEST_UNWRITTEN = Duration.ofMinutes(1);
+
     private final LaneSession session;
     private final VisitClock atSegments;
     private final VisitClock inViews;
@@ -67,6 +69,13 @@ public final class WorkTime {
                 inViews.enter();
             }
             inViews.alive();
+            if (inViews.current()
+                    .filter(visit -> visit.active().compareTo(LONGEST_UNWRITTEN) >= 0)
+                    .isPresent()) {
+                // A program that is killed loses a minute at most.
+                write(session.viewProperty().get(), inViews.leave());
+                inViews.enter();
+            }
         }
         look();
     }

@@ -4,6 +4,7 @@ import java.util.Collection;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
@@ -73,6 +74,21 @@ public final class Controls {
     public static Button withKey(Button button, String keys) {
         button.setTooltip(new Tooltip(keys));
         return button;
+    }
+
+    /** A field for text with a prompt, so many letters wide. */
+    public static TextField field(String id, String key, int columns) {
+        TextField field = new TextField();
+        field.setId(id);
+        field.setPromptText(Strings.text(key));
+        field.setAccessibleText(Strings.text(key));
+        field.setPrefColumnCount(columns);
+        return field;
+    }
+
+    /** A button that takes little room. */
+    public static Button small(String id, String key, Runnable action) {
+        return styled(button(id, key, action), "small");
     }
 
     /** A row of nodes. */

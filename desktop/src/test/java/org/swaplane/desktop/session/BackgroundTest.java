@@ -62,6 +62,34 @@ class BackgroundTest {
     }
 
     @Test
+    void whoWaitsForAnAnswerHearsThatThereWillBeNone() throws Exception {
+        CountDownLatch begun = new CountDownLatch(1);
+        CountDownLatch stopped = new CountDownLatch(2);
+        window.execute(() -> background.look(
+                "a job",
+                progress -> {
+                    begun.countDown();
+                    while (true) {
+                        progress.checkCancelled();
+                    }
+                },
+                result -> said.add(result),
+                stopped::countDown));
+        await(begun);
+        cancelOnTheWindowsThread();
+        window.execute(() -> background.look(
+                "another",
+                progress -> {
+                    throw new IllegalStateException("broken");
+                },
+                result -> said.add("never"),
+                stopped::countDown));
+
+        await(stopped);
+        assertThat(said).singleElement().isInstanceOf(IllegalStateException.class);
+    }
+
+    @Test
     void workThatStopsWhenItIsCancelledIsNoFailure() throws Exception {
         CountDownLatch begun = new CountDownLatch(1);
         CountDownLatch next = new CountDownLatch(1);
