@@ -14,6 +14,7 @@ import java.util.Set;
 import org.swaplane.rates.Account;
 import org.swaplane.rates.AmountLine;
 import org.swaplane.report.Cell;
+import org.swaplane.wording.Wording;
 
 /** What was offered, what it came to, and the difference. */
 final class AmountFigures {
@@ -106,7 +107,12 @@ final class AmountFigures {
         String activity = EffortFigures.name(line.activity());
         return line.label().isEmpty()
                 ? text("report.amounts.work", activity, kind)
-                : text("report.amounts.work-of", activity, kind, line.label());
+                : text("report.amounts.work-of", activity, kind, band(line.label()));
+    }
+
+    /** Bands of matches have names; those of changes are percentages, and trips have codes. */
+    private static String band(String label) {
+        return Wording.has("band." + label) ? text("band." + label) : label;
     }
 
     private Cell quantity(AmountLine line) {

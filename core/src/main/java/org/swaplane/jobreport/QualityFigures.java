@@ -17,6 +17,7 @@ import org.swaplane.lane.Evaluation;
 import org.swaplane.lane.QualityError;
 import org.swaplane.lane.QualityStore;
 import org.swaplane.lane.Track;
+import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.quality.Agreement;
 import org.swaplane.quality.QualityScheme;
 import org.swaplane.quality.QualityScore;
@@ -46,6 +47,7 @@ final class QualityFigures {
             all.add(categories(evaluation, counted));
             all.add(byFile(evaluation, counted));
             if (shown.names()) {
+                byTranslator(evaluation, counted).ifPresent(all::add);
                 all.add(byReviewer(evaluation, errors));
             }
             if (evaluation.isSample()) {
@@ -212,6 +214,62 @@ final class QualityFigures {
         return table.build();
     }
 
+    /** How good the work of each translator is, as far as copies for translation brought it back. */
+    private Optional<Figures> byTranslator(Evaluation evaluation, List<QualityError> counted) {
+        Map<String, Long> words = new TreeMap<>();
+        Map<String, List<QualityError>> errors = new TreeMap<>();
+        List<QualityStore.Drawn> drawn = facts.lane().quality().drawn(evaluation);
+        for (Track track : facts.tracks()) {
+            Map<String, String> translators =
+                    track.translators(facts.lane().trips().of(track));
+            if (translators.isEmpty() || !evaluation.tracks().contains(track.id())) {
+                continue;
+            }
+            words(evaluation, track, drawn).forEach((key, count) -> Optional.ofNullable(translators.get(key))
+                    .ifPresent(who -> words.merge(who, (long) count, Long::sum)));
+            counted.stream()
+                    .filter(error -> error.track() == track.id() && translators.containsKey(error.key()))
+                    .forEach(error -> errors.computeIfAbsent(translators.get(error.key()), any -> new ArrayList<>())
+                            .add(error));
+        }
+        Figures.Builder table = new Figures.Builder(
+                ReportPart.QUALITY,
+                text("report.quality.by-translator"),
+                text("report.column.translator"),
+                text("quality.words"),
+                text("quality.column.errors"),
+                text("quality.score"),
+                text("quality.result"));
+        words.forEach((who, count) -> {
+            List<QualityError> here = errors.getOrDefault(who, List.of());
+            QualityScore score = QualityScore.of(
+                    count, here.stream().map(QualityError::judgement).toList(), evaluation.scheme());
+            table.row(
+                    work -> here.stream().anyMatch(error -> isAt(error, work)),
+                    Cell.of(shown.person(who)),
+                    shown.number(count),
+                    shown.number(here.size()),
+                    score.score().map(each -> shown.decimal(each, 2)).orElseGet(shown::none),
+                    Cell.of(text(score.passed() ? "quality.passed" : "quality.not-passed")));
+        });
+        return table.isEmpty() ? Optional.empty() : Optional.of(table.build());
+    }
+
+    /** Words of the segments of a track that are evaluated, by their keys. */
+    private static Map<String, Integer> words(Evaluation evaluation, Track track, List<QualityStore.Drawn> drawn) {
+        if (evaluation.isSample()) {
+            return drawn.stream()
+                    .filter(each -> each.track() == track.id())
+                    .collect(Collectors.toMap(QualityStore.Drawn::key, QualityStore.Drawn::words));
+        }
+        Map<String, Integer> words = new LinkedHashMap<>();
+        TrackSnapshot now = track.now();
+        for (int i = 0; i < now.size(); i++) {
+            words.put(now.segment(i).key(), now.words(i));
+        }
+        return words;
+    }
+
     private Figures byReviewer(Evaluation evaluation, List<QualityError> errors) {
         Figures.Builder table = new Figures.Builder(
                 ReportPart.QUALITY,
@@ -282,9 +340,7 @@ final class QualityFigures {
         Map<Long, Track> tracks = facts.byId();
         Function<QualityError, String> file =
                 error -> tracks.containsKey(error.track()) ? JobFacts.path(tracks.get(error.track())) : "–";
-        Figures.Builder table = new Figures.Builder(
-                ReportPart.QUALITY,
-                text("quality.errors"),
+        List<String> heads = new ArrayList<>(List.of(
                 text("report.column.file"),
                 text("report.column.segment"),
                 text("quality.column.category"),
@@ -292,11 +348,14 @@ final class QualityFigures {
                 text("report.quality.marked"),
                 text("report.quality.correction"),
                 text("quality.column.comment"),
-                text("report.column.person"),
-                text("report.quality.answer"));
+                text("report.quality.answer")));
+        if (shown.names()) {
+            heads.add(text("report.column.person"));
+        }
+        Figures.Builder table =
+                new Figures.Builder(ReportPart.QUALITY, text("quality.errors"), heads.toArray(String[]::new));
         for (QualityError error : errors) {
-            table.row(
-                    work -> isAt(error, work),
+            List<Cell> cells = new ArrayList<>(List.of(
                     Cell.of(file.apply(error)),
                     Cell.of(error.key(), Cell.Tone.CODE),
                     Cell.of(evaluation.scheme().categoryName(error.judgement().category())),
@@ -304,8 +363,11 @@ final class QualityFigures {
                     Cell.of(error.marked()),
                     Cell.of(error.correction()),
                     Cell.of(error.comment()),
-                    Cell.of(shown.person(error.who())),
-                    Cell.of(answer(error)));
+                    Cell.of(answer(error))));
+            if (shown.names()) {
+                cells.add(Cell.of(shown.person(error.who())));
+            }
+            table.row(work -> isAt(error, work), cells);
         }
         return table.build();
     }

@@ -301,6 +301,22 @@ final class Journal {
         return all;
     }
 
+    /** Code of the trip that brought the text of a segment last, of those that these codes name; segments without are left out. */
+    Map<String, String> broughtBy(int version, Set<String> codes) {
+        Map<String, String> trips = new HashMap<>();
+        database.each(
+                row -> {
+                    if (codes.contains(row.getString(2))) {
+                        trips.put(row.getString(1), row.getString(2));
+                    }
+                },
+                "select key, trip from step join change on change.step = step.id"
+                        + " where track = ? and undone = 0 and version = ? and trip <> '' order by step.id",
+                track,
+                version);
+        return trips;
+    }
+
     /** Where a segment stood in an earlier version; an empty key for one that is new. */
     private record Place(int version, String key) {}
 

@@ -2,10 +2,12 @@ package org.swaplane.lane;
 
 import java.io.IOException;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.effort.Visit;
 import org.swaplane.task.CannotProceedException;
@@ -100,6 +102,19 @@ public final class Track {
 
     void setReading(TrackReading other) {
         reading = other;
+    }
+
+    /** Who translated a segment of today's version, by its key: the recipients of trips for translation that came back. */
+    public Map<String, String> translators(List<Trip> trips) {
+        Map<String, String> people = trips.stream()
+                .filter(trip -> trip.track() == id && trip.purpose() == Purpose.TRANSLATION)
+                .collect(Collectors.toMap(Trip::code, Trip::person));
+        Map<String, String> byKey = new HashMap<>();
+        if (!people.isEmpty()) {
+            journal.broughtBy(version.number(), people.keySet())
+                    .forEach((key, code) -> byKey.put(key, people.get(code)));
+        }
+        return byKey;
     }
 
     /** What holds of the history of many segments of one version, each newest first. */

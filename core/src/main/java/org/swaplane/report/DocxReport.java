@@ -11,6 +11,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
+import org.swaplane.wording.Wording;
 
 /** A word processor document (ECMA-376, part 1), written as a stream. */
 final class DocxReport {
@@ -99,6 +100,8 @@ final class DocxReport {
         }
         if (!section.rows().isEmpty()) {
             table(section.heads(), section.rows(), section.sums());
+        } else if (!section.heads().isEmpty() && !section.heading().isEmpty()) {
+            paragraph("Normal", Cell.of(Wording.text("report.chart.none")));
         }
     }
 

@@ -49,6 +49,8 @@ final class HtmlReport {
                                     report,
                                     "charts",
                                     charts(report),
+                                    "nothing",
+                                    Wording.text("report.chart.none"),
                                     "direction",
                                     isRightToLeft() ? "rtl" : "ltr",
                                     "language",

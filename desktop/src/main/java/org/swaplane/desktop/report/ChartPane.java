@@ -15,6 +15,7 @@ import javafx.scene.chart.StackedBarChart;
 import javafx.scene.chart.XYChart;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.StackPane;
+import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.text.Controls;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.report.Chart;
@@ -28,13 +29,14 @@ final class ChartPane extends StackPane {
     /** More labels than these do not stand side by side. */
     private static final int MOST_LABELS = 16;
 
+    private final PersonSettings person;
     private final IntConsumer chosen;
 
-    ChartPane(IntConsumer chosen) {
+    ChartPane(PersonSettings person, IntConsumer chosen) {
+        this.person = person;
         this.chosen = chosen;
         setId("report-chart");
         getStyleClass().add("report-chart");
-        setMinHeight(HEIGHT);
     }
 
     void show(Chart chart) {
@@ -42,7 +44,7 @@ final class ChartPane extends StackPane {
         setAccessibleText(chart.title());
         if (chart.isEmpty()) {
             getChildren().add(Controls.quiet(Strings.text("report.chart.none")));
-            setPrefHeight(HEIGHT);
+            size(HEIGHT);
             return;
         }
         boolean rows = chart.kind() == Chart.Kind.STACKED_ROWS;
@@ -50,8 +52,14 @@ final class ChartPane extends StackPane {
         XYChart<?, ?> node = rows ? stacked(drawn) : upright(drawn);
         node.setAnimated(false);
         node.setLegendVisible(drawn.series().size() > 1);
-        setPrefHeight(rows ? Math.max(HEIGHT, AROUND_ROWS + drawn.labels().size() * ROW) : HEIGHT);
+        size(rows ? Math.max(HEIGHT, AROUND_ROWS + drawn.labels().size() * ROW) : HEIGHT);
         getChildren().add(node);
+    }
+
+    /** As high as so many pixels where the text has its usual size. */
+    private void size(double height) {
+        setMinHeight(height * person.scale());
+        setPrefHeight(height * person.scale());
     }
 
     private XYChart<String, Number> upright(Chart chart) {

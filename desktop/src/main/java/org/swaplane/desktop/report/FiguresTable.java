@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.IntConsumer;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
@@ -20,10 +21,12 @@ import org.swaplane.report.Report;
 
 /** The rows of some figures, to be sorted; a row leads to its segments. */
 final class FiguresTable extends TableView<FiguresTable.Row> {
-    private static final double WORDS = 190;
-    private static final double NUMBER = 96;
-    private static final double TEXT = 260;
-    private static final int LONG = 40;
+    private static final double WIDEST = 280;
+    private static final double LETTER = 7.5;
+    /** Around a text, and around a head with the mark of its order. */
+    private static final double AROUND = 20;
+
+    private static final double AROUND_HEAD = 28;
 
     /** One row; the sums have no number. */
     record Row(int number, List<Cell> cells) {
@@ -88,9 +91,14 @@ final class FiguresTable extends TableView<FiguresTable.Row> {
         List<Cell> cells =
                 section.rows().stream().map(row -> row.get(index)).limit(200).toList();
         boolean numbers = !cells.isEmpty() && cells.stream().allMatch(cell -> cell.tone() == Cell.Tone.NUMBER);
-        boolean isLong = cells.stream().anyMatch(cell -> cell.text().length() > LONG);
+        int longest = Stream.concat(
+                        cells.stream(), section.sums().stream().skip(index).limit(1))
+                .mapToInt(cell -> cell.text().length())
+                .max()
+                .orElse(0);
         TableColumn<Row, Row> column = new TableColumn<>(section.heads().get(index));
-        column.setPrefWidth(scale * (numbers ? NUMBER : isLong ? TEXT : WORDS));
+        double head = section.heads().get(index).length() * LETTER + AROUND_HEAD;
+        column.setPrefWidth(scale * Math.max(head, Math.min(WIDEST, longest * LETTER + AROUND)));
         column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
         column.setCellFactory(any -> new FigureCell(index));
         Comparator<Row> byNumber = Comparator.comparing(

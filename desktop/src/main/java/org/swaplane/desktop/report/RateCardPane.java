@@ -63,7 +63,7 @@ final class RateCardPane extends VBox {
     private final TextField amount = Controls.field("entry-amount", "report.cards.amount", 6);
     private final TextField bands = Controls.field("entry-bands", "report.cards.bands", 18);
     private final TextField recipient = Controls.field("entry-recipient", "report.cards.recipient", 10);
-    private final TextField pace = Controls.field("entry-pace", "report.cards.pace", 6);
+    private final TextField pace = Controls.field("entry-pace", "report.cards.pace", 9);
     private final CheckBox billable = new CheckBox(Strings.text("report.cards.billable"));
     private final Label wrong = Controls.styled(new Label(), "found");
     private boolean showing;
@@ -152,7 +152,7 @@ final class RateCardPane extends VBox {
         entries.setId("card-entries");
         entries.setAccessibleText(Strings.text("report.cards.entries"));
         entries.setPlaceholder(Controls.quiet(Strings.text("report.cards.no-entries")));
-        entries.setPrefHeight(130);
+        entries.setPrefHeight(180);
         entries.setMinHeight(90);
         entries.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         entries.getColumns()
@@ -168,7 +168,7 @@ final class RateCardPane extends VBox {
                                 each -> each.amount().toPlainString() + " / "
                                         + Strings.text("report.cards.unit."
                                                 + each.unit().name().toLowerCase(Locale.ROOT))),
-                        new WordsColumn<>("report.cards.bands", 150, RateCardPane::written),
+                        new WordsColumn<>("report.cards.column.bands", 150, RateCardPane::written),
                         new WordsColumn<>("report.cards.recipient", 100, RateCard.Entry::recipient),
                         new WordsColumn<>(
                                 "report.cards.billable",

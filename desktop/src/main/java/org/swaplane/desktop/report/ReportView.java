@@ -48,9 +48,11 @@ public final class ReportView implements View {
     public static final ViewDescriptor DESCRIPTOR =
             new ViewDescriptor(ViewId.REPORT, session -> 0, context -> new ReportView(context));
 
-    private static final double LIST = 210;
+    private static final double LIST = 216;
     /** Height of a line of a list with text of the usual size. */
     private static final double ROW = 38;
+
+    private static final int LEAST_ROWS = 4;
 
     private static final String CLIENT = "client";
     private static final String INTERNAL = "internal";
@@ -63,6 +65,7 @@ public final class ReportView implements View {
     private final FilePicker picker;
     private final ListView<ReportPart> parts = new ListView<>();
     private final ListView<Figures> list = new ListView<>();
+    private final VBox left = Controls.styled(new VBox(), "column-tight");
     private final ComboBox<String> language = Choice.of(
             "report-language",
             List.of(""),
@@ -74,7 +77,7 @@ public final class ReportView implements View {
     private final ComboBox<String> written = Choice.of("report-written", LANGUAGES, LanguageNames::withCode);
     private final Label heading = Controls.styled(new Label(), "heading");
     private final Label line = Controls.quiet("");
-    private final ChartPane chart = new ChartPane(this::showSegments);
+    private final ChartPane chart;
     private final FiguresTable table = new FiguresTable(this::showSegments);
     private final Map<ReportPart, Node> tools = new EnumMap<>(ReportPart.class);
     private final VBox toolPlace = new VBox();
@@ -92,6 +95,7 @@ public final class ReportView implements View {
         this.session = context.session();
         this.reporting = session.jobReporting();
         this.picker = context.picker();
+        this.chart = new ChartPane(session.person(), this::showSegments);
         this.effortTools = new EffortTools(session);
         this.amountTools = new AmountTools(session, picker);
         this.qualityTools = new QualityTools(session, picker);
@@ -108,7 +112,7 @@ public final class ReportView implements View {
         ScrollPane scroll = new ScrollPane(detail);
         scroll.setFitToWidth(true);
         scroll.setFitToHeight(true);
-        VBox left = Controls.styled(new VBox(parts, list), "column-tight");
+        left.getChildren().addAll(parts, list);
         VBox.setVgrow(list, Priority.ALWAYS);
         SplitPane split = Controls.styled(new SplitPane(left, scroll), "review-split");
         split.setDividerPosition(0, 0.2);
@@ -137,9 +141,6 @@ public final class ReportView implements View {
         makeDate(from, "report.from");
         makeDate(to, "report.to");
         reader.setAccessibleText(Strings.text("report.profile"));
-        language.setPrefWidth(150);
-        reader.setPrefWidth(150);
-        written.setPrefWidth(120);
         written.setAccessibleText(Strings.text("report.language"));
         String own = Strings.locale().getLanguage();
         written.setValue(LANGUAGES.contains(own) ? own : LANGUAGES.get(0));
@@ -149,7 +150,6 @@ public final class ReportView implements View {
         date.setId(key.replace('.', '-'));
         date.setPromptText(Strings.text(key));
         date.setAccessibleText(Strings.text(key));
-        date.setPrefWidth(118);
         date.setOnAction(event -> {
             if (!showing) {
                 Optional<LocalDate> begin = Optional.ofNullable(from.getValue());
@@ -164,9 +164,8 @@ public final class ReportView implements View {
         parts.setAccessibleText(Strings.text("report.parts"));
         parts.getItems().setAll(ReportPart.values());
         parts.setCellFactory(any -> new NamedCell<>(part -> Strings.text("report.part." + part.word())));
-        sizeParts();
-        session.person().onChange(this::sizeParts);
-        parts.setMinWidth(LIST * 0.7);
+        size();
+        session.person().onChange(this::size);
         parts.getSelectionModel().select(reporting.part());
         parts.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> {
             if (now != null && !showing) {
@@ -181,11 +180,20 @@ public final class ReportView implements View {
         list.getSelectionModel().selectedItemProperty().addListener((property, before, now) -> showFigures(now));
     }
 
-    /** All parts are seen at once. */
-    private void sizeParts() {
+    /** All parts are seen at once, and all fields as wide as their words. */
+    private void size() {
         double height = ReportPart.values().length * ROW * session.person().scale() + 8;
         parts.setPrefHeight(height);
-        parts.setMinHeight(height);
+        // Large text leaves room for the figures, too.
+        double least = LEAST_ROWS * ROW * session.person().scale();
+        parts.setMinHeight(Math.min(height, least));
+        list.setMinHeight(least);
+        left.setMinWidth(LIST * session.person().scale());
+        language.setPrefWidth(150 * session.person().scale());
+        reader.setPrefWidth(150 * session.person().scale());
+        written.setPrefWidth(120 * session.person().scale());
+        from.setPrefWidth(118 * session.person().scale());
+        to.setPrefWidth(118 * session.person().scale());
     }
 
     /** A line of a list. */

@@ -83,6 +83,8 @@ public final class Controls {
         field.setPromptText(Strings.text(key));
         field.setAccessibleText(Strings.text(key));
         field.setPrefColumnCount(columns);
+        // What is filled in shows no prompt any more.
+        field.setTooltip(new Tooltip(Strings.text(key)));
         return field;
     }
 
