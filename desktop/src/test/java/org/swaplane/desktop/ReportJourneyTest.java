@@ -44,6 +44,7 @@ class ReportJourneyTest extends LaneWindow {
         waitUntil(this::idle);
         interact(() -> session.currentProperty().set(1));
         waitUntil(this::idle);
+        String target = now().target(1).plainText();
         push(KeyCode.F9);
         push(KeyCode.DIGIT2);
         push(KeyCode.DIGIT3);
@@ -52,6 +53,7 @@ class ReportJourneyTest extends LaneWindow {
         QualityError error = session.evaluating().errors(now().segment(1).key()).get(0);
         assertThat(error.judgement().category()).isEqualTo("accuracy");
         assertThat(error.judgement().severity()).isEqualTo("major");
+        assertThat(now().target(1).plainText()).isEqualTo(target);
 
         push(KeyCode.ALT, KeyCode.DIGIT8);
         assertThat(session.viewProperty().get()).isEqualTo(ViewId.REPORT);

@@ -58,7 +58,8 @@ final class ErrorsPane extends VBox {
         correction.setAccessibleText(Strings.text("errors.correction"));
         choices.setId("error-choices");
         choices.setFocusTraversable(true);
-        choices.addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
+        // Not when the key goes down: the editor, which has the keyboard afterwards, would get the letter.
+        choices.addEventHandler(KeyEvent.KEY_TYPED, this::typed);
         form = Controls.styled(
                 new VBox(
                         asked,
@@ -175,18 +176,15 @@ final class ErrorsPane extends VBox {
         return Controls.styled(Controls.styled(button, "small"), "left");
     }
 
-    private void pressed(KeyEvent event) {
-        if (event.isAltDown() || event.isShortcutDown()) {
-            return;
-        }
-        String text = event.getText();
+    private void typed(KeyEvent event) {
+        String text = event.getCharacter();
         if (text.length() == 1 && Character.isDigit(text.charAt(0))) {
             int number = Character.digit(text.charAt(0), 10);
+            event.consume();
             choices.getChildren().stream()
                     .filter(node -> Integer.valueOf(number).equals(node.getUserData()))
                     .findFirst()
                     .ifPresent(node -> ((Button) node).fire());
-            event.consume();
         }
     }
 
