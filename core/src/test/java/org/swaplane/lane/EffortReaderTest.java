@@ -163,6 +163,9 @@ class EffortReaderTest {
 
             try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("lane/lane.db"));
                     Statement statement = sql.createStatement()) {
+                for (String each : PREPARING) {
+                    statement.execute(each);
+                }
                 assertThat(effort.segments().stream()
                                 .filter(work -> !work.people().isEmpty())
                                 .map(work ->
@@ -179,12 +182,15 @@ class EffortReaderTest {
         }
     }
 
+    /** What is looked up many times has an index. */
+    private static final List<String> PREPARING = List.of(
+            "create temp table one as select key, change.rowid at, kind, step.at moment, target_before, target_after, words"
+                    + " from change join step on step.id = step where undone = 0 and step.at < '2026-11-21'",
+            "create index temp.one_by_key on one (key, at)");
+
     private static final String OUTCOMES = """
-            with one as (select key, change.rowid at, kind, step.at moment, target_before, target_after, words
-                    from change join step on step.id = step where undone = 0 and step.at < '2026-11-21'),
-                begun as (select key, min(at) first from one
-                    where moment >= '2026-11-03' and kind = 'TYPED' or moment >= '2026-11-03' and kind = 'STATE_SET'
-                    group by key),
+            with begun as (select key, min(at) first from one
+                    where moment >= '2026-11-03' and kind in ('TYPED', 'STATE_SET') group by key),
                 start as (select begun.key, first,
                     (select target_before from one where one.key = begun.key and at = first) text from begun),
                 now as (select key, target_after text, max(at) from one group by key)

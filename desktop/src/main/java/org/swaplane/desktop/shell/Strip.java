@@ -186,6 +186,8 @@ final class Strip extends HBox {
         target.setValue(chosen == null ? null : target(chosen));
         target.setVisible(targets.size() > 1);
         target.setManaged(target.isVisible());
+        // Where the language can be chosen, it is read there.
+        Controls.showIf(languages, !target.isVisible());
         List<Track> listed = session.lane().tracks().stream()
                 .filter(each -> chosen == null || target(each).equals(target(chosen)))
                 .toList();
