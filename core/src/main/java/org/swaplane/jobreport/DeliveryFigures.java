@@ -16,6 +16,7 @@ import org.swaplane.lane.Track;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.lane.Trip;
 import org.swaplane.report.Cell;
+import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
 /** What went out and came back, what the checks say, and what was delivered. */
@@ -65,14 +66,13 @@ final class DeliveryFigures {
     Figures checks(CheckRun checks, Progress progress) {
         Map<String, long[]> byCheck = new TreeMap<>();
         int segments = 0;
+        List<String> unreadable = new ArrayList<>();
         for (Track track : facts.tracks()) {
             boolean wasLoaded = track.loaded().isPresent();
-            TrackSnapshot now = track.now(progress);
-            segments += now.size();
-            Decisions decisions = facts.lane().findings().of(track);
-            for (Finding finding : checks.run(now.size(), now::checked, progress)) {
-                byCheck.computeIfAbsent(finding.check(), any -> new long[2])[
-                        decisions.of(finding).isPresent() ? 1 : 0]++;
+            try {
+                segments += count(track.now(progress), checks, byCheck, progress);
+            } catch (CannotProceedException e) {
+                unreadable.add(JobFacts.path(track));
             }
             if (!wasLoaded) {
                 // One at a time, however many there are.
@@ -95,8 +95,21 @@ final class DeliveryFigures {
                         shown.number(byCheck.values().stream()
                                 .mapToLong(each -> each[1])
                                 .sum()))
-                .saying(text("report.checks.looked-at", segments))
+                .saying(
+                        unreadable.isEmpty()
+                                ? text("report.checks.looked-at", segments)
+                                : text("report.checks.unreadable", segments, String.join(", ", unreadable)))
                 .build();
+    }
+
+    /** Adds the findings of a track, open and set aside, to those of others; returns how many segments it has. */
+    private int count(TrackSnapshot now, CheckRun checks, Map<String, long[]> byCheck, Progress progress) {
+        Decisions decisions = facts.lane().findings().of(now.track());
+        for (Finding finding : checks.run(now.size(), now::checked, progress)) {
+            byCheck.computeIfAbsent(finding.check(), any -> new long[2])[
+                    decisions.of(finding).isPresent() ? 1 : 0]++;
+        }
+        return now.size();
     }
 
     List<Figures> releases() {

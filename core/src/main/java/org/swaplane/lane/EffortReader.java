@@ -21,6 +21,7 @@ import org.swaplane.effort.Period;
 import org.swaplane.effort.SegmentStory;
 import org.swaplane.effort.SegmentWork;
 import org.swaplane.effort.TimeKey;
+import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
 /**
@@ -60,6 +61,9 @@ final class EffortReader {
     /** What was done in one track. */
     private record TrackEffort(Effort.Size size, List<SegmentWork> segments, Map<TimeKey, Long> times) {}
 
+    /** What many changes have in common. */
+    private record Manner(boolean prepares, String who, String translator, State state, int words, String origin) {}
+
     /** A segment of a version. */
     private record Place(int version, String key) {}
 
@@ -91,11 +95,32 @@ final class EffortReader {
         return new Effort(sizes, segments, times);
     }
 
+    /** Kind, trip, person, state, words and origin of a change, parted by unit separators. */
+    private Manner manner(String written) {
+        String[] parts = written.split("\u001F", 6);
+        StepKind kind = StepKind.valueOf(parts[0]);
+        Optional<Trip> trip = Optional.ofNullable(trips.get(parts[1]));
+        boolean translated = kind == StepKind.TAKEN
+                && trip.filter(each -> each.purpose() == Purpose.TRANSLATION).isPresent();
+        return new Manner(
+                translated || PREPARING.contains(kind),
+                trip.map(Trip::person).orElse(parts[2]),
+                translated ? trip.get().person() : "",
+                State.valueOf(parts[3]),
+                Integer.parseInt(parts[4]),
+                parts[5]);
+    }
+
+    /** Whether time at a track is spoken of; that of the lane as a whole always is. */
+    private boolean isMeant(long track) {
+        return track == 0 || tracks.stream().anyMatch(each -> each.id() == track);
+    }
+
     private void addLaneTimes(Map<TimeKey, Long> times) {
         database.each(
                 row -> {
                     Instant began = Instant.parse(row.getString(5));
-                    if (period.holds(began)) {
+                    if (period.holds(began) && isMeant(row.getLong(2))) {
                         TimeKey key = new TimeKey(
                                 row.getLong(2),
                                 row.getString(4),
@@ -112,7 +137,7 @@ final class EffortReader {
 
     private void addCorrections(Map<TimeKey, Long> times) {
         for (TimeLog.Correction each : timeLog.corrections()) {
-            if (!each.withdrawn() && period.holds(each.day())) {
+            if (!each.withdrawn() && period.holds(each.day()) && isMeant(each.track())) {
                 times.merge(
                         new TimeKey(each.track(), each.who(), each.day(), each.activity(), "", "", true),
                         each.time().toMillis(),
@@ -129,6 +154,7 @@ final class EffortReader {
         private final List<SegmentWork> segments = new ArrayList<>();
         private final Map<TimeKey, Long> times = new HashMap<>();
         private final Map<String, LocalDate> days = new HashMap<>();
+        private final Map<String, Manner> manners = new HashMap<>();
         private Optional<Map<String, Integer>> wordsOfFile = Optional.empty();
         private final Map<Place, SegmentStory> stories = new LinkedHashMap<>();
 
@@ -140,8 +166,10 @@ final class EffortReader {
             readVisits();
             database.each(
                     this::change,
-                    "select step.version, key, kind, who, step.at, trip, target_before, state_before, origin_before,"
-                            + " target_after, state_after, origin_after, words"
+                    // Reading a column takes longer than reading a long one: what is often the same is read as one.
+                    "select step.version, key, target_after, kind || char(31) || trip || char(31) || who || char(31)"
+                            + " || state_after || char(31) || words || char(31) || origin_after,"
+                            + " step.at, target_before, state_before, origin_before"
                             + " from step join change on change.step = step.id"
                             + " where track = ? and undone = 0 and step.at < ? order by step.id, change.rowid",
                     track.id(),
@@ -183,31 +211,31 @@ final class EffortReader {
         }
 
         private void change(ResultSet row) throws SQLException {
-            String at = row.getString(5);
-            if (period.to().isPresent() && !Instant.parse(at).isBefore(period.end())) {
-                // Within the second of its end; the database compares what is written.
-                return;
+            boolean earlier = false;
+            if (period.to().isPresent() || period.from().isPresent()) {
+                Instant at = Instant.parse(row.getString(5));
+                if (!at.isBefore(period.end())) {
+                    // Within the second of its end; the database compares what is written.
+                    return;
+                }
+                earlier = at.isBefore(period.begin());
             }
-            StepKind kind = StepKind.valueOf(row.getString(3));
-            Optional<Trip> trip = Optional.ofNullable(trips.get(row.getString(6)));
-            boolean translated = kind == StepKind.TAKEN
-                    && trip.filter(each -> each.purpose() == Purpose.TRANSLATION)
-                            .isPresent();
+            Manner manner = manners.computeIfAbsent(row.getString(4), EffortReader.this::manner);
             SegmentStory story = stories.computeIfAbsent(new Place(row.getInt(1), row.getString(2)), any -> begin());
             // What stood there before is known but for the first time; reading it again would take long.
             Optional<String> known = story.now();
             story.tell(new SegmentStory.Change(
-                    period.from().isPresent() && Instant.parse(at).isBefore(period.begin()),
-                    trip.map(Trip::person).orElse(row.getString(4)),
-                    translated || PREPARING.contains(kind),
-                    known.isPresent() ? known.get() : row.getString(7),
-                    known.isPresent() ? State.INITIAL : State.valueOf(row.getString(8)),
-                    known.isPresent() ? "" : row.getString(9),
-                    row.getString(10),
-                    State.valueOf(row.getString(11)),
-                    row.getString(12),
-                    translated ? trip.get().person() : "",
-                    row.getInt(13)));
+                    earlier,
+                    manner.who(),
+                    manner.prepares(),
+                    known.isPresent() ? known.get() : row.getString(6),
+                    known.isPresent() ? State.INITIAL : State.valueOf(row.getString(7)),
+                    known.isPresent() ? "" : row.getString(8),
+                    row.getString(3),
+                    manner.state(),
+                    manner.origin(),
+                    manner.translator(),
+                    manner.words()));
         }
 
         private void end(Place place, SegmentStory story) {
@@ -235,18 +263,28 @@ final class EffortReader {
         /** Of the version of today; 0 for a segment that is no more. */
         private int wordsOfFile(String of) {
             if (wordsOfFile.isEmpty()) {
-                Map<String, Integer> words = new HashMap<>();
-                boolean wasLoaded = track.loaded().isPresent();
+                wordsOfFile = Optional.of(readWords());
+            }
+            return wordsOfFile.get().getOrDefault(of, 0);
+        }
+
+        /** Nothing of a file that cannot be read now; what was done in it is told all the same. */
+        private Map<String, Integer> readWords() {
+            Map<String, Integer> words = new HashMap<>();
+            boolean wasLoaded = track.loaded().isPresent();
+            try {
                 TrackSnapshot now = track.now();
                 for (int i = 0; i < now.size(); i++) {
                     words.put(now.segment(i).key(), now.words(i));
                 }
-                wordsOfFile = Optional.of(words);
-                if (!wasLoaded) {
-                    track.unload();
-                }
+            } catch (CannotProceedException e) {
+                // The board says it of the track.
+                words.clear();
             }
-            return wordsOfFile.get().getOrDefault(of, 0);
+            if (!wasLoaded) {
+                track.unload();
+            }
+            return words;
         }
     }
 }

@@ -137,6 +137,13 @@ class EffortReaderTest {
             assertThat(effort(lane).millis(key -> !key.byHand())).isEqualTo(40_000L);
 
             LaneWriter.await(
+                    lane.timeLog().visited("checks", Optional.of(lane.tracks().get(0)), "", visit));
+            assertThat(lane.effort(List.of(), Period.all(ZoneOffset.UTC), Progress.NONE)
+                            .millis(key -> !key.byHand()))
+                    .isEqualTo(40_000L);
+            assertThat(effort(lane).millis(key -> !key.byHand())).isEqualTo(80_000L);
+
+            LaneWriter.await(
                     lane.timeLog().withdraw(lane.timeLog().corrections().get(1), true));
             LaneWriter.await(lane.settings().set(LaneDetail.RECORD_TIME, "false"));
             LaneWriter.await(lane.timeLog().visited("board", Optional.empty(), "", visit));
@@ -146,7 +153,7 @@ class EffortReaderTest {
             LaneWriter.await(lane.writer().edit(typed.during(visit)));
 
             assertThat(effort(lane).millis(TimeKey::byHand)).isEqualTo(30 * 60_000L);
-            assertThat(effort(lane).millis(key -> !key.byHand())).isEqualTo(40_000L);
+            assertThat(effort(lane).millis(key -> !key.byHand())).isEqualTo(80_000L);
             assertThat(lane.timeLog().corrections()).hasSize(2);
         }
     }

@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -191,7 +192,12 @@ final class RateCardPane extends VBox {
             cards.getItems().setAll(all);
             cards.getSelectionModel().select(Math.min(at, all.size() - 1));
         }
-        kept.getItems().setAll(session.jobReporting().kept());
+        String client = session.lane().settings().detail(LaneDetail.CLIENT);
+        // Those for the client of this lane come first.
+        kept.getItems()
+                .setAll(session.jobReporting().kept().stream()
+                        .sorted(Comparator.comparing(card -> !card.client().equals(client)))
+                        .toList());
         kept.setValue(null);
         Controls.showIf(kept, !kept.getItems().isEmpty());
         showing = false;

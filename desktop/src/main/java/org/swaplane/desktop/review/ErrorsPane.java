@@ -105,6 +105,16 @@ final class ErrorsPane extends VBox {
         askCategory(Optional.empty());
     }
 
+    /** Begins to mark the source, which can be wrong, too. */
+    void beginSource() {
+        if (index >= 0 && !session.lane().isReadOnly()) {
+            TrackSnapshot now = session.snapshot();
+            String source = now.segment(index).source().plainText();
+            open(new Marked(now.segment(index).key(), true, 0, source.length(), source), "", "");
+            askCategory(Optional.empty());
+        }
+    }
+
     /** A finding suggests its category; the digits choose another one. */
     private void begin(Finding finding) {
         TrackSnapshot now = session.snapshot();

@@ -87,6 +87,11 @@ final class SegmentCommands {
         commands.add("fix", "Alt+F", here, model::fixFirst);
         commands.add("add-note", "Alt+O", here, this::addNote);
         commands.add("mark-error", "F9", here, this::markError);
+        commands.add("mark-source-error", "Shift+F9", here, () -> {
+            showDetails.run();
+            sideOfCurrent();
+            side.errors().beginSource();
+        });
         commands.add("bookmark", "Alt+B", here, () -> session.annotations()
                 .toggleBookmark(session.snapshot()
                         .segment(session.currentProperty().get())
