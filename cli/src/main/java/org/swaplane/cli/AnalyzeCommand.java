@@ -14,9 +14,9 @@ import org.swaplane.memory.AnalysisReport;
 import org.swaplane.memory.MemoryUse;
 import org.swaplane.memory.TranslationMemory;
 import org.swaplane.memory.WordAnalysis;
-import org.swaplane.report.ReportForm;
 import org.swaplane.task.Progress;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
@@ -29,20 +29,15 @@ final class AnalyzeCommand implements Callable<Integer> {
     @Option(names = "--memory", arity = "1..*", paramLabel = "MEMORY", description = "The first has priority.")
     private List<Path> memories = List.of();
 
-    @Option(names = "-o", paramLabel = "REPORT", description = "Also writes a report: .html, .docx, .xlsx or .csv.")
-    private Path report;
-
-    @Option(names = "--force", description = "Replace REPORT when it exists.")
-    private boolean force;
+    @Mixin
+    private ReportOptions report;
 
     @Option(names = "--json", description = "Print one JSON object.")
     private boolean json;
 
     @Override
     public Integer call() throws IOException {
-        if (report != null) {
-            ReportForm.require(report);
-        }
+        report.check();
         List<TranslationMemory> open = new ArrayList<>();
         Map<String, Map<WordAnalysis.Band, WordAnalysis.Amount>> amounts = new LinkedHashMap<>();
         try {
@@ -66,9 +61,7 @@ final class AnalyzeCommand implements Callable<Integer> {
             }
         }
         Map<WordAnalysis.Band, WordAnalysis.Amount> total = total(amounts);
-        if (report != null) {
-            ReportForm.write(AnalysisReport.of(amounts, total), report, force);
-        }
+        report.write(() -> AnalysisReport.of(amounts, total));
         if (json) {
             List<Map<String, Object>> entries = new ArrayList<>();
             amounts.forEach((path, bands) -> {

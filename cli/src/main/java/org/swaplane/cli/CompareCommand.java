@@ -12,7 +12,6 @@ import org.swaplane.document.Segment;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
-import org.swaplane.report.ReportForm;
 import org.swaplane.task.Progress;
 import org.swaplane.version.Outcome;
 import org.swaplane.version.SegmentMatch;
@@ -31,11 +30,8 @@ final class CompareCommand implements Callable<Integer> {
     @Parameters(index = "1", paramLabel = "NEW")
     private Path now;
 
-    @Option(names = "-o", paramLabel = "REPORT", description = "Also writes a report: .html, .docx or .xlsx.")
-    private Path report;
-
-    @Option(names = "--force", description = "Replace REPORT when it exists.")
-    private boolean force;
+    @Mixin
+    private ReportOptions report;
 
     @Option(names = "--json", description = "Print one JSON object.")
     private boolean json;
@@ -45,14 +41,10 @@ final class CompareCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        if (report != null) {
-            ReportForm.require(report);
-        }
+        report.check();
         VersionComparison comparison = new FileVersions(FormatRegistry.ofInstalled())
                 .compare(Source.of(old), Source.of(now), FileOptions.NONE.with(reading.document()), Progress.NONE);
-        if (report != null) {
-            ReportForm.write(comparison.report(), report, force);
-        }
+        report.write(comparison::report);
         if (json) {
             Json.print(entry(comparison));
         } else {

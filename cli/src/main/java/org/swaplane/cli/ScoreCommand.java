@@ -17,10 +17,10 @@ import org.swaplane.quality.ErrorList;
 import org.swaplane.quality.QualityScheme;
 import org.swaplane.quality.QualityScore;
 import org.swaplane.quality.ScoreReport;
-import org.swaplane.report.ReportForm;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
@@ -36,20 +36,15 @@ final class ScoreCommand implements Callable<Integer> {
     @Option(names = "--scheme", paramLabel = "SCHEME.json", description = "Categories and weights other than MQM's.")
     private Path scheme;
 
-    @Option(names = "-o", paramLabel = "REPORT", description = "Also writes a report: .html, .docx, .xlsx or .csv.")
-    private Path report;
-
-    @Option(names = "--force", description = "Replace REPORT when it exists.")
-    private boolean force;
+    @Mixin
+    private ReportOptions report;
 
     @Option(names = "--json", description = "Print one JSON object.")
     private boolean json;
 
     @Override
     public Integer call() throws IOException {
-        if (report != null) {
-            ReportForm.require(report);
-        }
+        report.check();
         List<Segment> segments = FormatRegistry.ofInstalled()
                 .open(Source.of(file), Progress.NONE)
                 .document()
@@ -64,10 +59,7 @@ final class ScoreCommand implements Callable<Integer> {
                         .sum(),
                 list.errors().stream().map(ErrorList.Entry::judgement).toList(),
                 marked);
-        if (report != null) {
-            ReportForm.write(
-                    ScoreReport.of(file.getFileName().toString(), score, marked, list, segments), report, force);
-        }
+        report.write(() -> ScoreReport.of(file.getFileName().toString(), score, marked, list, segments));
         if (json) {
             Json.print(entry(score));
         } else {

@@ -39,17 +39,4 @@ public record Effort(Map<Long, Size> tracks, List<SegmentWork> segments, Map<Tim
                 .collect(Collectors.groupingBy(
                         each -> group.apply(each.getKey()), Collectors.summingLong(Map.Entry::getValue)));
     }
-
-    /** Only what concerns these tracks, besides the time of the lane as a whole. */
-    public Effort of(Predicate<Long> track) {
-        return new Effort(
-                tracks.entrySet().stream()
-                        .filter(each -> track.test(each.getKey()))
-                        .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)),
-                segments.stream().filter(each -> track.test(each.track())).toList(),
-                times.entrySet().stream()
-                        .filter(each -> each.getKey().track() == 0
-                                || track.test(each.getKey().track()))
-                        .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
-    }
 }

@@ -4,9 +4,11 @@ import java.io.IOException;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.swaplane.effort.Activity;
 import org.swaplane.effort.SegmentWork;
 import org.swaplane.effort.TimeKey;
@@ -96,10 +98,18 @@ public final class LaneAccount {
                 byActivity.forEach((activity, byBand) -> work.add(work(tracks.get(id), "", activity, byBand, 0))));
         addTimes(facts, tracks, work);
         List<AmountLine> agreed = new ArrayList<>();
+        Set<String> byTheHour = new HashSet<>();
         List<RateCard> cards = cards();
         for (Trip trip : lane.trips().all()) {
             if (tracks.containsKey(trip.track()) && isBack(trip, facts)) {
-                addTrip(trip, tracks.get(trip.track()), facts, work, agreed);
+                // Hours are entered for people and not for trips, so that they are paid with the first one only.
+                boolean again = trip.rate()
+                                .filter(rate -> rate.unit() == Rate.Unit.HOUR)
+                                .isPresent()
+                        && !byTheHour.add(trip.person());
+                if (!again) {
+                    addTrip(trip, tracks.get(trip.track()), facts, work, agreed);
+                }
             }
         }
         return Account.of(together(work), cards).with(agreed);
@@ -157,10 +167,7 @@ public final class LaneAccount {
                     rate,
                     BigDecimal.valueOf(trip.words()).multiply(rate.amount())));
         } else {
-            long millis = facts.effort()
-                    .millis(key -> key.byHand()
-                            && key.who().equals(trip.person())
-                            && (key.track() == 0 || key.track() == track.id()));
+            long millis = facts.effort().millis(key -> key.byHand() && key.who().equals(trip.person()));
             agreed.add(agreedLine(
                     AmountLine.Kind.HOURS,
                     trip,

@@ -89,12 +89,14 @@ final class QualityFigures {
                         store.drawn(evaluation).size(),
                         String.valueOf(evaluation.seed()))
                 : text("report.quality.everything");
-        return table.saying(text(
-                        "report.quality.about",
-                        scope,
-                        evaluation.scheme().name(),
-                        shown.person(evaluation.madeBy()),
-                        shown.minute(evaluation.at())))
+        String about = text(
+                "report.quality.about",
+                scope,
+                evaluation.scheme().name(),
+                shown.person(evaluation.madeBy()),
+                shown.minute(evaluation.at()));
+        return table.saying(
+                        evaluation.name().isEmpty() ? about : text("report.quality.named", evaluation.name(), about))
                 .build();
     }
 

@@ -28,7 +28,7 @@ final class Shown {
     private final boolean names;
     private final Map<Integer, NumberFormat> numbers = new HashMap<>();
 
-    /** @param names whether people are named; they are numbered otherwise */
+    /** @param names whether people are named */
     Shown(ZoneId zone, boolean names) {
         this.zone = zone;
         this.names = names;

@@ -126,10 +126,6 @@ public record QualityScheme(
         return new QualityScheme(name, categories, severities, failing, other, limits);
     }
 
-    public QualityScheme withSeverities(Map<String, BigDecimal> others) {
-        return new QualityScheme(name, categories, others, failing, passMark, limits);
-    }
-
     /** A category as somebody wrote it, with its type; empty for one that is not known. A type alone stands for itself. */
     public Optional<String> category(String written) {
         Judgement meant = new Judgement(written, "");
