@@ -20,6 +20,7 @@ import java.util.logging.Logger;
 import org.sqlite.SQLiteConfig;
 import org.swaplane.task.BlockingWork;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Closing;
 import org.swaplane.wording.Phrase;
 
 /**
@@ -63,28 +64,54 @@ final class Database implements AutoCloseable {
         this.writable = writable;
         try {
             opened = writable || Migrations.isCurrent(file) ? file : upToDate(file);
-            writer = connect();
+        } catch (SQLException | IOException e) {
+            throw failed(e);
+        }
+        Connection connected = null;
+        try {
+            connected = connect();
+            writer = connected;
             if (writable) {
                 Migrations.run(writer, file.toString());
             }
             fileKey = key();
         } catch (SQLException | IOException e) {
-            throw failed(e);
+            throw left(failed(e), connected);
+        } catch (RuntimeException e) {
+            throw left(e, connected);
         }
+    }
+
+    /** What went wrong while it was opened, after which nothing of it is left open. */
+    private RuntimeException left(RuntimeException failure, Connection connected) {
+        Closing.after(
+                failure,
+                () -> {
+                    if (connected != null) {
+                        connected.close();
+                    }
+                },
+                this::deleteCopy);
+        return failure;
     }
 
     /** A copy of the file, brought up to date; the file itself is left to the program that wrote it. */
     private static Path upToDate(Path file) throws IOException, SQLException {
         Path copy = Files.createTempDirectory("swaplane-lane").resolve("lane.db");
-        try (Connection original = DriverManager.getConnection(URL + file);
-                PreparedStatement copying = original.prepareStatement("vacuum into ?")) {
-            copying.setString(1, copy.toString());
-            copying.execute();
+        try {
+            try (Connection original = DriverManager.getConnection(URL + file);
+                    PreparedStatement copying = original.prepareStatement("vacuum into ?")) {
+                copying.setString(1, copy.toString());
+                copying.execute();
+            }
+            try (Connection connection = DriverManager.getConnection(URL + copy)) {
+                Migrations.run(connection, file.toString());
+            }
+            return copy;
+        } catch (SQLException | RuntimeException | Error e) {
+            Closing.after(e, () -> Files.deleteIfExists(copy), () -> Files.deleteIfExists(copy.getParent()));
+            throw e;
         }
-        try (Connection connection = DriverManager.getConnection(URL + copy)) {
-            Migrations.run(connection, file.toString());
-        }
-        return copy;
     }
 
     private void deleteCopy() {
@@ -291,22 +318,22 @@ final class Database implements AutoCloseable {
 
     @Override
     public void close() {
+        List<AutoCloseable> steps = new ArrayList<>();
         synchronized (readers) {
             closed = true;
-            readers.forEach(this::close);
+            steps.addAll(readers);
             readers.clear();
         }
-        synchronized (this) {
-            close(writer);
-        }
-        deleteCopy();
-    }
-
-    private void close(Connection connection) {
+        steps.add(this::closeWriter);
+        steps.add(this::deleteCopy);
         try {
-            connection.close();
-        } catch (SQLException e) {
+            Closing.inOrder(steps.toArray(AutoCloseable[]::new));
+        } catch (IllegalStateException e) {
             throw failed(e);
         }
+    }
+
+    private synchronized void closeWriter() throws SQLException {
+        writer.close();
     }
 }

@@ -13,6 +13,7 @@ import org.swaplane.effort.Period;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.reviewcopy.ReviewCopyFormats;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Closing;
 import org.swaplane.task.Progress;
 import org.swaplane.wording.Phrase;
 
@@ -102,7 +103,7 @@ public final class Lane implements AutoCloseable {
     public static Lane openForReading(Path folder, FormatRegistry formats, Clock clock) {
         refuseOther(folder);
         Database database = new Database(folder.resolve(DATABASE), false);
-        return new Lane(new LaneFolder(folder), formats, clock, Optional.empty(), database);
+        return over(database, new LaneFolder(folder), formats, clock, Optional.empty());
     }
 
     private static void refuseOther(Path folder) {
@@ -119,10 +120,21 @@ public final class Lane implements AutoCloseable {
         try {
             folder.make();
             Packaging.tidy(folder.path());
-            return new Lane(
-                    folder, formats, clock, lock, new Database(folder.path().resolve(DATABASE), true));
-        } catch (IOException | RuntimeException e) {
-            lock.get().close();
+            Database database = new Database(folder.path().resolve(DATABASE), true);
+            return over(database, folder, formats, clock, lock);
+        } catch (IOException | RuntimeException | Error e) {
+            Closing.after(e, lock.get());
+            throw e;
+        }
+    }
+
+    /** The lane over a database, which is closed where that fails. */
+    private static Lane over(
+            Database database, LaneFolder folder, FormatRegistry formats, Clock clock, Optional<LaneLock> lock) {
+        try {
+            return new Lane(folder, formats, clock, lock, database);
+        } catch (RuntimeException | Error e) {
+            Closing.after(e, database);
             throw e;
         }
     }
@@ -274,21 +286,26 @@ public final class Lane implements AutoCloseable {
         return folder.free(subfolder, name);
     }
 
-    /** Writes what was still to be written, and closes it. */
+    /**
+     * Writes what was still to be written, and closes everything, also after something failed; then another program can open it.
+     *
+     * @throws RuntimeException what failed first
+     */
     @Override
     public void close() {
-        writer.close();
-        memories.close();
-        database.close();
-        lock.ifPresent(held -> {
-            try {
-                held.close();
-            } catch (IOException e) {
-                throw new CannotProceedException(
-                        new CannotProceedException.Place(folder().toString(), 0, 0),
-                        Phrase.of("problem.lane-lock", e.getMessage()),
-                        e);
+        Closing.inOrder(writer, memories::close, database, this::unlock);
+    }
+
+    private void unlock() {
+        try {
+            if (lock.isPresent()) {
+                lock.get().close();
             }
-        });
+        } catch (IOException e) {
+            throw new CannotProceedException(
+                    new CannotProceedException.Place(folder().toString(), 0, 0),
+                    Phrase.of("problem.lane-lock", e.getMessage()),
+                    e);
+        }
     }
 }

@@ -66,7 +66,10 @@ final class LaneLock implements AutoCloseable {
     @Override
     public void close() throws IOException {
         // The file of the lock stays: deleted, it could be locked by two programs under one name.
-        Files.deleteIfExists(holder);
-        channel.close();
+        try {
+            Files.deleteIfExists(holder);
+        } finally {
+            channel.close();
+        }
     }
 }

@@ -1,6 +1,7 @@
 package org.swaplane.lane;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -16,7 +17,6 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import org.swaplane.document.Segment;
-import org.swaplane.document.State;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.Source;
 import org.swaplane.memory.MemoryEdit;
@@ -26,9 +26,9 @@ import org.swaplane.memory.MemorySearch;
 import org.swaplane.memory.MemoryTransfer;
 import org.swaplane.memory.MemoryUnit;
 import org.swaplane.memory.MemoryUse;
-import org.swaplane.memory.Provenance;
 import org.swaplane.memory.TranslationMemory;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Closing;
 import org.swaplane.task.Progress;
 import org.swaplane.wording.Phrase;
 
@@ -58,6 +58,7 @@ public final class LaneMemories implements LaneListener {
     private final Map<String, TranslationMemory> opened = new LinkedHashMap<>();
     private final SharedMemories shared;
     private final SharedGrowth growth;
+    private final MemoryFollowing reviewedHere;
     private volatile boolean following;
     private volatile Consumer<Exception> failed = failure -> {};
 
@@ -79,7 +80,8 @@ public final class LaneMemories implements LaneListener {
         this.lane = lane;
         this.folder = folder;
         this.shared = new SharedMemories(lane.settings());
-        this.growth = new SharedGrowth(lane, folder, shared);
+        this.growth = new SharedGrowth(lane, folder, shared, failure -> failed.accept(failure));
+        this.reviewedHere = new MemoryFollowing(lane, "", failure -> failed.accept(failure));
     }
 
     /** Told of what goes wrong while the lane goes on. */
@@ -93,19 +95,17 @@ public final class LaneMemories implements LaneListener {
             return;
         }
         following = true;
-        work.execute(() -> {
-            try {
-                TranslationMemory reviewed = own(REVIEWED);
-                if (!reviewed.mark().equals(upToDate())) {
-                    reviewed.clear();
-                    gatherAll("", reviewed);
-                }
-                reviewed.commit(OPEN);
-                growth.begin(this::gatherAll);
-            } catch (IOException | RuntimeException e) {
-                failed.accept(e);
+        follow(() -> {
+            TranslationMemory reviewed = own(REVIEWED);
+            String mark = reviewed.mark();
+            if (mark.equals(upToDate())) {
+                reviewedHere.isUpToDate();
+            } else if (!mark.isEmpty() && !mark.equals(OPEN) && !mark.startsWith(KEPT)) {
+                reviewed.clear();
             }
+            followHere(memory -> {});
         });
+        follow(growth::begin);
     }
 
     private String upToDate() {
@@ -114,37 +114,32 @@ public final class LaneMemories implements LaneListener {
 
     @Override
     public void stepped(TrackSnapshot now, Step step) {
-        follow(() -> {
-            TranslationMemory reviewed = own(REVIEWED);
-            Set<Integer> changed = step.positions(now);
-            for (int index : changed) {
-                keep(now, index, "", reviewed);
-            }
-            reviewed.commit(OPEN);
-            growth.grow(
-                    memory -> {
-                        for (int index : changed) {
-                            keep(now, index, lane.settings().id(), memory);
-                        }
-                        memory.commit();
-                    },
-                    this::gatherAll);
-        });
+        Set<Integer> changed = step.positions(now);
+        follow(() -> followHere(memory -> reviewedHere.step(now, changed, memory)));
+        follow(() -> growth.grow((growing, memory) -> growing.step(now, changed, memory)));
     }
 
     @Override
     public void reread(TrackSnapshot now) {
-        follow(() -> {
-            TranslationMemory reviewed = own(REVIEWED);
-            gather(now, "", reviewed);
+        follow(() -> followHere(memory -> reviewedHere.track(now, memory)));
+        follow(() -> growth.grow((growing, memory) -> growing.track(now, memory)));
+    }
+
+    /** Takes something up into what was reviewed here; where that lacks something, everything. */
+    private void followHere(SharedGrowth.Work work) throws IOException {
+        TranslationMemory reviewed = own(REVIEWED);
+        try {
+            if (reviewedHere.isBehind()) {
+                reviewedHere.everything(reviewed);
+            } else {
+                work.into(reviewed);
+            }
             reviewed.commit(OPEN);
-            growth.grow(
-                    memory -> {
-                        gather(now, lane.settings().id(), memory);
-                        memory.commit();
-                    },
-                    this::gatherAll);
-        });
+        } catch (IOException | RuntimeException e) {
+            reviewedHere.fellBehind();
+            Closing.after(e, () -> discard(reviewed));
+            throw e;
+        }
     }
 
     /** What somebody does with the memories, on their thread. */
@@ -163,58 +158,6 @@ public final class LaneMemories implements LaneListener {
                 failed.accept(e);
             }
         });
-    }
-
-    private void gatherAll(TranslationMemory memory) throws IOException {
-        gatherAll(lane.settings().id(), memory);
-        memory.commit();
-    }
-
-    private void gatherAll(String holders, TranslationMemory memory) throws IOException {
-        for (Track track : lane.tracks()) {
-            if (track.summary().counts().reviewedWords() > 0) {
-                gather(track.now(), holders, memory);
-            } else {
-                memory.releaseAll(holder(track, holders));
-            }
-        }
-    }
-
-    private static void gather(TrackSnapshot now, String holders, TranslationMemory memory) throws IOException {
-        memory.releaseAll(holder(now.track(), holders));
-        for (int i = 0; i < now.size(); i++) {
-            if (now.state(i).compareTo(State.REVIEWED) >= 0) {
-                keep(now, i, holders, memory);
-            }
-        }
-    }
-
-    /** Who holds what is reviewed in a track: in a shared memory the lane is told as well. */
-    private static String holder(Track track, String lane) {
-        return lane.isEmpty() ? String.valueOf(track.id()) : lane + ':' + track.id();
-    }
-
-    /** A reviewed segment is held, any other one is not. */
-    private static void keep(TrackSnapshot now, int index, String holders, TranslationMemory memory)
-            throws IOException {
-        Segment segment = now.segment(index);
-        String holder = holder(now.track(), holders);
-        boolean holds = now.state(index).compareTo(State.REVIEWED) >= 0
-                && !now.target(index).isEmpty()
-                && !segment.source().isEmpty();
-        if (holds) {
-            memory.put(
-                    holder,
-                    new MemoryUnit(
-                            now.sourceLanguage(index),
-                            now.targetLanguage(index),
-                            segment.source(),
-                            now.target(index),
-                            MemoryTransfer.context(now.document().segments(), index, segment.key()),
-                            Provenance.of(now.name())));
-        } else {
-            memory.release(holder, segment.key());
-        }
     }
 
     private synchronized TranslationMemory own(String name) throws IOException {
@@ -441,7 +384,7 @@ public final class LaneMemories implements LaneListener {
     /** Whether what is reviewed here goes into a shared memory as well. */
     public void setGrows(Path memory, boolean grows) {
         shared.setGrows(memory, grows);
-        follow(() -> growth.begin(this::gatherAll));
+        follow(growth::begin);
     }
 
     /** Gives a shared memory priority over the one before it: of equal matches, its own comes first. */
@@ -503,25 +446,38 @@ public final class LaneMemories implements LaneListener {
     void close() {
         work.shutdown();
         try {
-            boolean done = work.awaitTermination(1, TimeUnit.MINUTES);
-            if (done && following) {
-                growth.end(this::gatherAll);
-            }
-            synchronized (this) {
-                for (Map.Entry<String, TranslationMemory> each : opened.entrySet()) {
-                    if (done && following && each.getKey().equals(REVIEWED)) {
-                        each.getValue().commit(upToDate());
-                    }
-                    each.getValue().close();
+            Closing.inOrder(this::awaitFollowing, this::closeOpened, () -> {
+                if (following && work.isTerminated()) {
+                    growth.end();
                 }
-            }
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        } catch (IOException e) {
+            });
+        } catch (UncheckedIOException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(folder.toString(), 0, 0),
-                    Phrase.of("problem.memory-unwritten", e.getMessage()),
+                    Phrase.of("problem.memory-unwritten", e.getCause().getMessage()),
                     e);
+        }
+    }
+
+    private synchronized void closeOpened() {
+        List<AutoCloseable> steps = new ArrayList<>();
+        opened.forEach((name, memory) -> {
+            if (name.equals(REVIEWED)) {
+                steps.add(() -> {
+                    if (following && work.isTerminated() && reviewedHere.isComplete()) {
+                        memory.commit(upToDate());
+                    }
+                });
+            }
+            steps.add(memory);
+        });
+        Closing.inOrder(steps.toArray(AutoCloseable[]::new));
+    }
+
+    /** What was not taken up by then is gathered when the lane is opened again. */
+    private void awaitFollowing() throws InterruptedException {
+        if (!work.awaitTermination(1, TimeUnit.MINUTES)) {
+            work.shutdownNow();
         }
     }
 }

@@ -12,6 +12,8 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.TimeUnit;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import org.swaplane.effort.Visit;
 import org.swaplane.task.CannotProceedException;
 
@@ -20,7 +22,7 @@ import org.swaplane.task.CannotProceedException;
  * future is done. Listeners hear of it in that order.
  */
 public final class LaneWriter implements AutoCloseable {
-    private static final long LAST_CHANGES_SECONDS = 60;
+    private static final Logger LOG = Logger.getLogger(LaneWriter.class.getName());
 
     private final Database database;
     private final ExecutorService thread = Executors.newSingleThreadExecutor(work -> {
@@ -145,8 +147,9 @@ public final class LaneWriter implements AutoCloseable {
     public void close() {
         thread.shutdown();
         try {
-            if (!thread.awaitTermination(LAST_CHANGES_SECONDS, TimeUnit.SECONDS)) {
-                thread.shutdownNow();
+            while (!thread.awaitTermination(1, TimeUnit.MINUTES)) {
+                // A change that is asked for is made or says why not, however slow the disk.
+                LOG.log(Level.INFO, "the lane's last changes are still being written");
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();

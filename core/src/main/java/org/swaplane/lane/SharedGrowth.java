@@ -1,12 +1,14 @@
 package org.swaplane.lane;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.swaplane.format.NewFile;
 import org.swaplane.memory.TranslationMemory;
@@ -14,54 +16,87 @@ import org.swaplane.task.CannotProceedException;
 
 /**
  * Shared memories that grow from what is reviewed here. Each is opened for as long as a step takes, since others write into it as well; one that
- * is in use now gets everything later. A file in the lane says as far as what each has come, so that after a kill it is gathered again.
+ * is in use, or cannot be reached or written, gets everything later. A file in the lane says as far as what each has come, so that after a kill
+ * it is gathered again.
  */
 final class SharedGrowth {
     private static final String MARKS = "grown";
 
+    /** After a disk refused, everything is not gathered again with every step. */
+    private static final long PAUSE_NANOS = 10_000_000_000L;
+
     private final Lane lane;
     private final Path folder;
     private final SharedMemories shared;
-    private final Set<Path> behind = new HashSet<>();
+    private final Consumer<Exception> failed;
+    private final Map<Path, MemoryFollowing> following = new HashMap<>();
+    private final Set<Path> toldAway = new HashSet<>();
+    private long pausedUntil = System.nanoTime();
 
     /** What is done with each of them. */
     interface Work {
         void into(TranslationMemory memory) throws IOException;
     }
 
-    /** @param folder of the lane's memories */
-    SharedGrowth(Lane lane, Path folder, SharedMemories shared) {
+    /** What is done with each of them that has followed so far. */
+    interface Follow {
+        void with(MemoryFollowing following, TranslationMemory memory) throws IOException;
+    }
+
+    /**
+     * @param folder of the lane's memories
+     * @param failed hears of what cannot be reached or written now
+     */
+    SharedGrowth(Lane lane, Path folder, SharedMemories shared, Consumer<Exception> failed) {
         this.lane = lane;
         this.folder = folder;
         this.shared = shared;
+        this.failed = failed;
     }
 
     /** Gathers what is reviewed into those that are not up to date. */
-    void begin(Work everything) throws IOException {
+    void begin() throws IOException {
         Map<Path, String> marks = marks();
         for (SharedMemories.Shared each : shared.all()) {
-            if (each.grows() && !lane.stepsSoFar().equals(marks.get(each.folder()))) {
-                behind.add(each.folder());
+            if (each.grows() && lane.stepsSoFar().equals(marks.get(each.folder()))) {
+                following(each.folder()).isUpToDate();
             }
         }
         Files.deleteIfExists(folder.resolve(MARKS));
-        catchUp(everything);
+        catchUp();
     }
 
     /** Writes a step into all that grow, and everything into those that could not be written before. */
-    void grow(Work step, Work everything) throws IOException {
+    void grow(Follow step) {
+        // One that does not grow for a while misses steps, and is gathered anew afterwards.
+        following
+                .keySet()
+                .retainAll(shared.all().stream()
+                        .filter(SharedMemories.Shared::grows)
+                        .map(SharedMemories.Shared::folder)
+                        .toList());
         for (SharedMemories.Shared each : shared.all()) {
-            if (each.grows() && !behind.contains(each.folder()) && !write(each.folder(), step)) {
-                behind.add(each.folder());
+            MemoryFollowing growing = following(each.folder());
+            if (each.grows() && !growing.isBehind() && !write(each.folder(), memory -> step.with(growing, memory))) {
+                growing.fellBehind();
             }
         }
-        catchUp(everything);
+        catchUp();
     }
 
-    private void catchUp(Work everything) throws IOException {
-        for (Path each : Set.copyOf(behind)) {
-            if (write(each, everything)) {
-                behind.remove(each);
+    private MemoryFollowing following(Path memory) {
+        return following.computeIfAbsent(
+                memory, none -> new MemoryFollowing(lane, lane.settings().id(), failed));
+    }
+
+    private void catchUp() {
+        if (System.nanoTime() - pausedUntil < 0) {
+            return;
+        }
+        for (SharedMemories.Shared each : shared.all()) {
+            MemoryFollowing growing = following(each.folder());
+            if (each.grows() && growing.isBehind() && !write(each.folder(), growing::everything)) {
+                growing.fellBehind();
             }
         }
     }
@@ -77,29 +112,43 @@ final class SharedGrowth {
         }
     }
 
-    /** Whether nobody else was writing into it. */
-    private boolean write(Path memory, Work work) throws IOException {
+    /** Whether all of it was written. */
+    private boolean write(Path memory, Work work) {
+        // One whose folder is away must not be made anew in its place.
+        if (!TranslationMemory.isThere(memory)) {
+            if (toldAway.add(memory)) {
+                failed.accept(new CannotProceedException(memory.toString(), "problem.memory-away"));
+            }
+            return false;
+        }
+        toldAway.remove(memory);
         try {
-            into(memory, work);
+            into(memory, open -> {
+                work.into(open);
+                open.commit();
+            });
             return true;
         } catch (CannotProceedException e) {
+            // In use; it is written when it is free.
+            return false;
+        } catch (IOException e) {
+            pausedUntil = System.nanoTime() + PAUSE_NANOS;
+            failed.accept(e);
             return false;
         }
     }
 
-    /** Notes how far those have come that are not behind. */
-    void end(Work everything) throws IOException {
-        catchUp(everything);
+    /** Notes how far those have come that have everything. */
+    void end() throws IOException {
+        pausedUntil = System.nanoTime();
+        catchUp();
         String marks = shared.all().stream()
-                .filter(each -> each.grows() && !behind.contains(each.folder()))
+                .filter(each -> each.grows() && following(each.folder()).isComplete())
                 .map(each -> lane.stepsSoFar() + '\t' + each.folder() + '\n')
                 .collect(Collectors.joining());
         if (!marks.isEmpty()) {
             Files.createDirectories(folder);
-            NewFile.write(
-                    folder.resolve(MARKS),
-                    true,
-                    out -> out.write(marks.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+            NewFile.write(folder.resolve(MARKS), true, out -> out.write(marks.getBytes(StandardCharsets.UTF_8)));
         }
     }
 

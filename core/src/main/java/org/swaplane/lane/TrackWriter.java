@@ -22,10 +22,16 @@ final class TrackWriter {
     /**
      * A visit that was written.
      *
+     * @param key of its segment
      * @param id in the journal; empty where no time is recorded
      * @param step what was typed during it; empty as long as it is nothing, and when something else was done since
      */
-    private record OpenVisit(long number, Optional<Long> id, Optional<Step> step) {}
+    private record OpenVisit(long number, String key, Optional<Long> id, Optional<Step> step) {
+        /** Whether it goes on: nobody is at two segments in one visit, whatever its number says. */
+        boolean isOf(Visit visit, String at) {
+            return number == visit.number() && key.equals(at);
+        }
+    }
 
     TrackWriter(Track track) {
         this.track = track;
@@ -72,16 +78,17 @@ final class TrackWriter {
 
     private Step write(EditRequest request, List<Change> changes, LaneTransaction transaction) {
         Journal journal = track.journal();
+        String key = changes.get(0).key();
         Optional<Long> visit = request.visit()
                 .filter(each -> track.isTimeRecorded())
                 .map(each -> journal.visited(
                         track.version().number(),
-                        known(each),
-                        changes.get(0).key(),
+                        known(each, key),
+                        key,
                         changes.get(0).words(),
                         request.who(),
                         each));
-        Optional<Step> begun = request.visit().flatMap(this::typed);
+        Optional<Step> begun = request.visit().flatMap(each -> typed(each, key));
         Step step;
         if (begun.isPresent()) {
             step = journal.amend(begun.get(), changes.get(0).after());
@@ -89,18 +96,19 @@ final class TrackWriter {
             step = journal.append(
                     track.version().number(), request.kind(), request.who(), request.trip(), visit, changes);
         }
-        Optional<OpenVisit> now = request.visit().map(each -> new OpenVisit(each.number(), visit, Optional.of(step)));
+        Optional<OpenVisit> now =
+                request.visit().map(each -> new OpenVisit(each.number(), key, visit, Optional.of(step)));
         transaction.afterwards(() -> open = now);
         return step;
     }
 
-    private Optional<Long> known(Visit visit) {
-        return open.filter(each -> each.number() == visit.number()).flatMap(OpenVisit::id);
+    private Optional<Long> known(Visit visit, String key) {
+        return open.filter(each -> each.isOf(visit, key)).flatMap(OpenVisit::id);
     }
 
     /** What was typed in this visit, if it is still the newest step. */
-    private Optional<Step> typed(Visit visit) {
-        return open.filter(each -> each.number() == visit.number()).flatMap(OpenVisit::step);
+    private Optional<Step> typed(Visit visit, String key) {
+        return open.filter(each -> each.isOf(visit, key)).flatMap(OpenVisit::step);
     }
 
     void visited(String key, String who, Visit visit, LaneTransaction transaction) {
@@ -110,14 +118,15 @@ final class TrackWriter {
         int words = track.loaded()
                 .map(now -> now.index(key).stream().map(now::words).findFirst().orElse(-1))
                 .orElse(-1);
-        long id = track.journal().visited(track.version().number(), known(visit), key, words, who, visit);
-        Optional<Step> step = typed(visit);
-        transaction.afterwards(() -> open = Optional.of(new OpenVisit(visit.number(), Optional.of(id), step)));
+        long id = track.journal().visited(track.version().number(), known(visit, key), key, words, who, visit);
+        Optional<Step> step = typed(visit, key);
+        transaction.afterwards(() -> open = Optional.of(new OpenVisit(visit.number(), key, Optional.of(id), step)));
     }
 
     /** What comes next is a step of its own. */
     void endStep(LaneTransaction transaction) {
-        Optional<OpenVisit> without = open.map(each -> new OpenVisit(each.number(), each.id(), Optional.empty()));
+        Optional<OpenVisit> without =
+                open.map(each -> new OpenVisit(each.number(), each.key(), each.id(), Optional.empty()));
         transaction.afterwards(() -> open = without);
     }
 

@@ -1,6 +1,7 @@
 package org.swaplane.memory;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -41,6 +42,7 @@ import org.swaplane.compare.EditDistance;
 import org.swaplane.compare.Symbols;
 import org.swaplane.content.Content;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Closing;
 import org.swaplane.task.Progress;
 import org.swaplane.wording.Phrase;
 
@@ -100,14 +102,31 @@ public final class TranslationMemory implements AutoCloseable {
         Files.createDirectories(folder.resolve(INDEX));
         Directory directory = FSDirectory.open(folder.resolve(INDEX));
         try {
-            IndexWriter writer = new IndexWriter(directory, configuration());
-            writer.commit();
-            return new TranslationMemory(folder, directory, writer);
+            return opened(folder, directory, new IndexWriter(directory, configuration()));
         } catch (LockObtainFailedException e) {
-            directory.close();
+            Closing.after(e, directory);
             throw new CannotProceedException(
                     new CannotProceedException.Place(folder.toString(), 0, 0), Phrase.of("problem.memory-in-use"), e);
+        } catch (IOException | RuntimeException e) {
+            Closing.after(e, directory);
+            throw e;
         }
+    }
+
+    /** Takes the writer over; closes it where that fails. */
+    private static TranslationMemory opened(Path folder, Directory directory, IndexWriter writer) throws IOException {
+        try {
+            writer.commit();
+            return new TranslationMemory(folder, directory, writer);
+        } catch (IOException | RuntimeException e) {
+            Closing.after(e, writer::rollback);
+            throw e;
+        }
+    }
+
+    /** Whether there is a memory in a folder that can be reached now. */
+    public static boolean isThere(Path folder) {
+        return Files.isDirectory(folder.resolve(INDEX));
     }
 
     private static IndexWriterConfig configuration() {
@@ -152,11 +171,16 @@ public final class TranslationMemory implements AutoCloseable {
 
     /** @throws CannotProceedException when there is none in the folder */
     public static TranslationMemory open(Path folder) throws IOException {
-        if (!Files.isDirectory(folder.resolve(INDEX))) {
+        if (!isThere(folder)) {
             throw new CannotProceedException(folder.toString(), "problem.no-memory");
         }
         Directory directory = FSDirectory.open(folder.resolve(INDEX));
-        return new TranslationMemory(folder, directory, null);
+        try {
+            return new TranslationMemory(folder, directory, null);
+        } catch (IOException | RuntimeException e) {
+            Closing.after(e, directory);
+            throw e;
+        }
     }
 
     /** Adds a unit, in place of the same pair of texts; whoever holds that goes on holding it. */
@@ -501,17 +525,21 @@ public final class TranslationMemory implements AutoCloseable {
     /** What was added and not committed is committed. */
     @Override
     public void close() throws IOException {
-        try {
-            searchers.close();
-            if (writer != null) {
+        List<AutoCloseable> steps = new ArrayList<>(List.of(searchers));
+        if (writer != null) {
+            steps.add(() -> {
                 if (writer.isOpen()) {
                     holdings.flush();
                 }
-                holdings.close();
-                writer.close();
-            }
-        } finally {
-            directory.close();
+            });
+            steps.add(holdings::close);
+            steps.add(writer);
+        }
+        steps.add(directory);
+        try {
+            Closing.inOrder(steps.toArray(AutoCloseable[]::new));
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
         }
     }
 }

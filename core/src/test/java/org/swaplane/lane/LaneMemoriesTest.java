@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -65,6 +67,10 @@ class LaneMemoriesTest {
     private List<String> known(String text) throws Exception {
         reopen();
         lane.memories().settle();
+        return lookUp(text);
+    }
+
+    private List<String> lookUp(String text) throws IOException {
         return lane
                 .memories()
                 .search(70)
@@ -221,6 +227,64 @@ class LaneMemoriesTest {
         lane.memories().settle();
 
         assertThat(in(shared)).hasSize(2);
+    }
+
+    @Test
+    void aSharedMemoryWhoseFolderWasAwayGetsEverythingWhenItIsBackAndNothingTwice() throws Exception {
+        Path shared = folder.resolve("team").toAbsolutePath().normalize();
+        lane.memories().share(shared, 0);
+        lane.memories().setGrows(shared, true);
+        put(0, "Hunde reisen frei.", State.REVIEWED);
+        lane.memories().settle();
+        List<Exception> told = new CopyOnWriteArrayList<>();
+        lane.memories().onFailure(told::add);
+
+        Path away = Files.move(shared, folder.resolve("away"));
+        put(1, "Die Fähre fährt um 9:00.", State.REVIEWED);
+        lane.memories().settle();
+        assertThat(shared).doesNotExist();
+        assertThat(told).singleElement().asString().contains("cannot be reached");
+        // Closed and opened again meanwhile, the lane still knows what is missing there.
+        reopen();
+        Files.move(away, shared);
+        put(2, "Hunde kostenlos.", State.REVIEWED);
+        lane.memories().settle();
+
+        assertThat(in(shared))
+                .containsExactlyInAnyOrder(
+                        "Dogs travel free. = Hunde reisen frei.",
+                        "The ferry leaves at 9:00. = Die Fähre fährt um 9:00.",
+                        "Dogs travel free. = Hunde kostenlos.");
+    }
+
+    @Test
+    void anOriginalThatCannotBeReadKeepsWhatWasReviewedInItAndIsNamed() throws Exception {
+        put(0, "Hunde reisen frei.", State.REVIEWED);
+        Track other = take("b.properties", "d=Pier 3 is closed.\n");
+        reopen();
+        lane.memories().settle();
+        lane.close();
+        Path original = folder.resolve("lane/files").resolve(track.sha256());
+        byte[] bytes = Files.readAllBytes(original);
+        lane = Lane.open(folder.resolve("lane"), FormatRegistry.ofInstalled(), Clock.systemUTC());
+        track = lane.track(other.id());
+        // Nobody follows, as after a kill, so that all is gathered anew.
+        put(0, "Anleger 3 ist geschlossen.", State.REVIEWED);
+        lane.close();
+        Files.writeString(original, "");
+        lane = Lane.open(folder.resolve("lane"), FormatRegistry.ofInstalled(), Clock.systemUTC());
+        List<Exception> told = new CopyOnWriteArrayList<>();
+        lane.memories().onFailure(told::add);
+        lane.memories().begin();
+        lane.memories().settle();
+
+        assertThat(told).singleElement().asString().contains("a.properties");
+        assertThat(lookUp("Dogs travel free.")).containsExactly("100 Hunde reisen frei.");
+        assertThat(lookUp("Pier 3 is closed.")).containsExactly("100 Anleger 3 ist geschlossen.");
+
+        // When it can be read again, what happened in it meanwhile is gathered as well.
+        Files.write(original, bytes);
+        assertThat(known("Dogs travel free.")).containsExactly("100 Hunde reisen frei.");
     }
 
     @Test

@@ -74,6 +74,23 @@ class LaneWriterTest {
     }
 
     @Test
+    void whatIsTypedAtAnotherSegmentIsNeverPutIntoTheOneBefore() {
+        VisitClock clock = new VisitClock(DAY, Duration.ofMinutes(1), new Attention());
+        clock.enter();
+        Visit visit = clock.current().orElseThrow();
+        for (int index : List.of(0, 1)) {
+            EditRequest request = EditRequest.of(track.now(), StepKind.TYPED, "Mara", text(index, "text " + index))
+                    .during(visit);
+            LaneWriter.await(lane.writer().edit(request));
+        }
+
+        assertThat(track.now().target(0)).isEqualTo(Content.of("text 0"));
+        track.unload();
+        assertThat(track.now().target(0)).isEqualTo(Content.of("text 0"));
+        assertThat(track.now().target(1)).isEqualTo(Content.of("text 1"));
+    }
+
+    @Test
     void ofSeveralEditsThoseWithoutAConflictAreMade() {
         TrackSnapshot before = track.now();
         edit(before, text(0, "first"));

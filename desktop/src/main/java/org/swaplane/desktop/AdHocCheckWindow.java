@@ -7,15 +7,15 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.stage.Stage;
-import javafx.stage.WindowEvent;
 import org.swaplane.desktop.session.Background;
 import org.swaplane.desktop.session.FileOpener;
 import org.swaplane.desktop.session.Intakes;
 import org.swaplane.desktop.session.LaneSession;
-import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.text.Strings;
@@ -28,7 +28,6 @@ final class AdHocCheckWindow {
     private final LaneSession session;
     private final Path folder;
     private final Stage stage = new Stage();
-    private boolean warned;
 
     private AdHocCheckWindow(LaneSession session, Path folder) {
         this.session = session;
@@ -54,8 +53,8 @@ final class AdHocCheckWindow {
         stage.setScene(Window.adHoc(session, new DialogPicker(stage, session.person()), opener));
         stage.setTitle(Strings.text("app.title", session.lane().name()));
         WindowPlace.fresh(stage);
-        stage.setOnCloseRequest(this::closing);
-        stage.setOnHidden(event -> close());
+        UncaughtFailures.goTo(stage, session::failed);
+        new WindowClosing(stage, session, this::unsaved, () -> {}, this::delete);
         session.intakes().property().addListener((property, before, now) -> takeIn(now));
         stage.show();
         session.intakes().receive(files);
@@ -77,30 +76,23 @@ final class AdHocCheckWindow {
                 && !arrival.document().targetLanguage().isEmpty();
     }
 
-    /** Edits that were not saved are gone with the window, so it asks to be closed twice. */
-    private void closing(WindowEvent event) {
-        boolean unsaved = session.lane().tracks().stream()
-                .anyMatch(track -> !session.saving().isSaved(track));
-        if (unsaved && !warned) {
-            warned = true;
-            session.notify(Notification.Tone.FAILED, Strings.text("apart.unsaved"));
-            event.consume();
-        }
+    /** Edits that were not saved are gone with the window. */
+    private Optional<String> unsaved() {
+        return session.lane().tracks().stream().allMatch(session.saving()::isSaved)
+                ? Optional.empty()
+                : Optional.of(Strings.text("apart.unsaved"));
     }
 
-    /** Closing waits for the disk, which the other window must not. */
-    private void close() {
-        new Thread(this::closeAndDelete, "closing").start();
-    }
-
-    private void closeAndDelete() {
-        session.close();
-        try (Stream<Path> all = Files.walk(folder)) {
-            for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
-                Files.deleteIfExists(each);
+    /** The lane of its own goes with the window. */
+    private CompletableFuture<Void> delete() {
+        return CompletableFuture.runAsync(() -> {
+            try (Stream<Path> all = Files.walk(folder)) {
+                for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
+                    Files.deleteIfExists(each);
+                }
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
             }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        });
     }
 }

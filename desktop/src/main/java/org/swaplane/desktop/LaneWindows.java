@@ -9,7 +9,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
 import javafx.application.HostServices;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -28,20 +29,23 @@ import org.swaplane.format.FormatRegistry;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.LaneHolder;
 import org.swaplane.lane.LaneInUseException;
+import org.swaplane.task.Closing;
 
 /** The windows of one program: all lanes of the person, and one for each lane that is open. */
 final class LaneWindows {
     private final PersonSettings person;
     private final FileOpener opener;
-    private final Map<Path, Stage> open = new HashMap<>();
-    private final Map<Path, LaneSession> sessions = new HashMap<>();
-    private final List<Thread> closing = new CopyOnWriteArrayList<>();
+    /** Those whose lane is not closed yet. */
+    private final Map<Path, OpenWindow> open = new HashMap<>();
+
     private Stage lanes;
     private LanesView lanesView;
     private LanesModel model;
 
     /** A lane that was opened, and who else has it, so that it can only be looked at. */
     record Opened(Lane lane, Optional<LaneHolder> holder) {}
+
+    private record OpenWindow(Stage stage, LaneSession session, WindowClosing closing) {}
 
     LaneWindows(PersonSettings person, HostServices services) {
         this.person = person;
@@ -79,7 +83,7 @@ final class LaneWindows {
         lanes.setTitle(Strings.text("app.name"));
         lanes.setScene(scene);
         WindowPlace.remembered(lanes);
-        UncaughtFailures.goTo(failure -> model.failed(failure));
+        UncaughtFailures.goTo(lanes, model::failed);
     }
 
     private void check(DialogPicker picker) {
@@ -92,9 +96,15 @@ final class LaneWindows {
     /** Opens the window of the lane in a folder, or brings it to the front. A folder without a lane is said. */
     private void open(Path chosen) {
         Path folder = chosen.toAbsolutePath().normalize();
-        if (open.containsKey(folder)) {
-            open.get(folder).toFront();
-            open.get(folder).requestFocus();
+        OpenWindow there = open.get(folder);
+        if (there != null && there.closing().isEnding()) {
+            // It is still writing; opened beside that, the lane could only be looked at.
+            there.closing().gone().thenRun(() -> open(folder));
+            return;
+        }
+        if (there != null) {
+            there.stage().toFront();
+            there.stage().requestFocus();
             return;
         }
         model.background()
@@ -112,17 +122,21 @@ final class LaneWindows {
         Lane lane = opened.lane();
         Path folder = lane.folder().toAbsolutePath().normalize();
         LaneSession session = new LaneSession(lane, person);
-        UncaughtFailures.goTo(session::failed);
+        UncaughtFailures.goTo(stage, session::failed);
         Scene scene = Window.scene(session, new DialogPicker(stage, person), opener, Optional.of(this::showLanes));
         stage.setTitle(Strings.text("app.title", lane.name()));
         stage.setScene(scene);
         WindowPlace.remembered(stage);
-        UnsavedWork.guard(stage, session);
-        open.put(folder, stage);
-        sessions.put(folder, session);
+        WindowClosing closing = new WindowClosing(
+                stage,
+                session,
+                Optional::empty,
+                () -> LanePlace.remember(session, person),
+                () -> CompletableFuture.completedFuture(null));
+        open.put(folder, new OpenWindow(stage, session, closing));
+        closing.gone().thenRun(() -> open.remove(folder));
         person.opened(folder, Instant.now());
         LanePlace.restore(session, person);
-        stage.setOnHidden(event -> hidden(folder, session));
         stage.show();
         opened.holder()
                 .ifPresent(other -> session.notify(
@@ -130,31 +144,17 @@ final class LaneWindows {
                         Strings.text("lane.in-use", other.user(), other.machine(), other.process(), since(other))));
     }
 
-    /** Closing waits for the disk, which the other windows must not. */
-    private void hidden(Path folder, LaneSession session) {
-        LanePlace.remember(session, person);
-        open.remove(folder);
-        sessions.remove(folder);
-        Thread last = new Thread(session::close, "closing");
-        last.start();
-        closing.add(last);
-    }
-
     private static String since(LaneHolder holder) {
         return holder.since().isEmpty() ? "?" : Dates.minute(Instant.parse(holder.since()));
     }
 
-    /** Writes what is still to be written; the windows are gone by then. */
+    /** The end of the program: what is still open is closed in order, and waited for. */
     void close() throws InterruptedException {
-        for (LaneSession session : sessions.values()) {
-            Thread last = new Thread(session::close, "closing");
-            last.start();
-            closing.add(last);
-        }
-        for (Thread each : closing) {
-            each.join();
-        }
-        PersonSettings.settle();
+        Closing.inOrder(Stream.concat(
+                        open.values().stream().map(each ->
+                                (AutoCloseable) () -> each.session().closeAndWait()),
+                        Stream.of((AutoCloseable) PersonSettings::settle))
+                .toArray(AutoCloseable[]::new));
     }
 
     /** Whether a path leads to a lane: its folder, or a file in it. */

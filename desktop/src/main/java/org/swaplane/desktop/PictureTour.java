@@ -255,7 +255,7 @@ public final class PictureTour extends Application {
 
     @Override
     public void stop() {
-        session.close();
+        session.closeAndWait();
         desk.close();
     }
 }

@@ -1,21 +1,53 @@
 package org.swaplane.desktop;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Platform;
+import javafx.stage.Stage;
+import javafx.stage.WindowEvent;
 
-/** What nobody caught is said in the window and logged; it never vanishes. */
+/**
+ * What nobody caught is logged, and said in a window that is open: the one in which somebody works, else the one that was opened last.
+ * Lives on the window's thread.
+ */
 final class UncaughtFailures {
     private static final Logger LOG = Logger.getLogger(UncaughtFailures.class.getName());
+    private static final Map<Stage, Consumer<Throwable>> WINDOWS = new LinkedHashMap<>();
 
     private UncaughtFailures() {}
 
-    /** From now on such failures are told there, on the window's thread. */
-    static void goTo(Consumer<Throwable> told) {
+    /** Failures can be told to this window as long as it is open. */
+    static void goTo(Stage stage, Consumer<Throwable> told) {
         Thread.setDefaultUncaughtExceptionHandler((thread, failure) -> {
             LOG.log(Level.SEVERE, "not caught in thread " + thread.getName(), failure);
-            Platform.runLater(() -> told.accept(failure));
+            Platform.runLater(() -> say(failure));
         });
+        stage.addEventHandler(WindowEvent.WINDOW_SHOWN, event -> WINDOWS.put(stage, told));
+        stage.addEventHandler(WindowEvent.WINDOW_HIDDEN, event -> WINDOWS.remove(stage));
+        if (stage.isShowing()) {
+            WINDOWS.put(stage, told);
+        }
+    }
+
+    /** Says in a window what went wrong; where there is none, it is logged. */
+    static void say(Throwable failure) {
+        window().ifPresentOrElse(
+                        told -> told.accept(failure),
+                        () -> LOG.log(Level.SEVERE, "without a window to say it in", failure));
+    }
+
+    private static Optional<Consumer<Throwable>> window() {
+        Optional<Consumer<Throwable>> chosen = Optional.empty();
+        for (Map.Entry<Stage, Consumer<Throwable>> each : WINDOWS.entrySet()) {
+            if (each.getKey().isFocused()) {
+                return Optional.of(each.getValue());
+            }
+            chosen = Optional.of(each.getValue());
+        }
+        return chosen;
     }
 }

@@ -74,7 +74,7 @@ abstract class LaneWindow extends ApplicationTest {
     @AfterEach
     void closeWindow() throws Exception {
         FxToolkit.cleanupStages();
-        session.close();
+        WaitForAsyncUtils.asyncFx(session::close).get().get(60, TimeUnit.SECONDS);
     }
 
     final void waitUntil(Callable<Boolean> condition) throws Exception {

@@ -27,7 +27,6 @@ import org.swaplane.lane.LaneArchive;
 import org.swaplane.lane.LaneDetail;
 import org.swaplane.lane.LaneOverview;
 import org.swaplane.lane.LaneWriter;
-import org.swaplane.task.CannotProceedException;
 
 /** The lanes of a person. Lives on the window's thread; lanes are looked into in the background. */
 public final class LanesModel {
@@ -89,10 +88,7 @@ public final class LanesModel {
 
     /** Says what went wrong. */
     public void failed(Throwable failure) {
-        String text = failure instanceof CannotProceedException
-                ? failure.getMessage()
-                : Strings.text("failure.unexpected", String.valueOf(failure));
-        message.set(new Notification(Notification.Tone.FAILED, text));
+        message.set(Notification.of(failure));
     }
 
     private void done(String text) {
@@ -128,7 +124,7 @@ public final class LanesModel {
             LaneOverview overview = LaneOverview.read(lane.folder(), formats, clock);
             return new Row(lane.folder(), lane.at(), Optional.of(overview), "");
         } catch (RuntimeException e) {
-            return new Row(lane.folder(), lane.at(), Optional.empty(), String.valueOf(e.getMessage()));
+            return new Row(lane.folder(), lane.at(), Optional.empty(), Notification.sentence(e));
         }
     }
 

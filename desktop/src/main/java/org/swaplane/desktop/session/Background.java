@@ -1,11 +1,17 @@
 package org.swaplane.desktop.session;
 
+import java.time.Duration;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.collections.FXCollections;
@@ -14,20 +20,33 @@ import org.swaplane.task.CancelledException;
 import org.swaplane.task.Progress;
 
 /**
- * Starts all long work, away from the window, and shows what runs. There are three queues: what reads a track that somebody waits for
- * does not wait itself for a check of the whole lane, and nothing waits for what waits for another program. Whatever was done is said so, also when it was cancelled too late.
+ * Starts all long work, away from the window, and shows what runs. There are four queues: what reads a track that somebody waits for
+ * does not wait for a check of the whole lane, which nobody waits for, and nothing waits for what asks another program. Whatever was done is said so, also when it was
+ * cancelled too late.
  */
 public final class Background {
+    private static final Logger LOG = Logger.getLogger(Background.class.getName());
+
+    /** How long work that was asked to stop may take to do so, before it is interrupted, and after that. */
+    private static final Duration PATIENCE = Duration.ofSeconds(20);
+
+    private static final Duration LAST_PATIENCE = Duration.ofSeconds(5);
+
     private final ExecutorService work = queue("background");
     private final ExecutorService reading = queue("reading");
     private final ExecutorService asking = queue("asking");
     private final ExecutorService looking = queue("looking");
+    private final List<ExecutorService> queues = List.of(work, reading, asking, looking);
     private final Executor window;
     private final ObservableList<RunningTask> tasks = FXCollections.observableArrayList();
+    /** What runs, and what waits for its turn. */
+    private final Set<RunningTask> accepted = new HashSet<>();
+
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
     private final Consumer<Throwable> failed;
     private final RightOfWay way = new RightOfWay();
     private int waiting;
+    private boolean ending;
 
     /** {@code window} runs what belongs to the window's thread; every failure goes to {@code failed} there. */
     public Background(Executor window, Consumer<Throwable> failed) {
@@ -80,15 +99,15 @@ public final class Background {
             Consumer<T> done,
             Consumer<Throwable> otherwise,
             Runnable cancelled) {
+        if (ending) {
+            cancelled.run();
+            return;
+        }
         RunningTask task = new RunningTask(words);
         waiting++;
         busy.set(true);
-        try {
-            queue.execute(() -> execute(task, job, done, otherwise, cancelled));
-        } catch (RejectedExecutionException e) {
-            // The window is closing.
-            ended(task, () -> {});
-        }
+        accepted.add(task);
+        queue.execute(() -> execute(task, job, done, otherwise, cancelled));
     }
 
     private <T> void execute(
@@ -121,6 +140,7 @@ public final class Background {
     /** What follows may start another task; between the two nobody sees the window idle. */
     private void ended(RunningTask task, Runnable after) {
         tasks.remove(task);
+        accepted.remove(task);
         try {
             after.run();
         } finally {
@@ -148,11 +168,27 @@ public final class Background {
         return busy.getReadOnlyProperty();
     }
 
-    public void close() {
-        tasks.forEach(RunningTask::cancel);
-        work.shutdown();
-        reading.shutdown();
-        asking.shutdown();
-        looking.shutdown();
+    /** Begins nothing new, and asks everything that runs or waits to stop. */
+    public void end() {
+        ending = true;
+        accepted.forEach(RunningTask::cancel);
+        queues.forEach(ExecutorService::shutdown);
+    }
+
+    /** Waits until nothing runs any more; what does not stop when it is asked is interrupted. For any thread, after {@link #end}. */
+    public void await() {
+        long deadline = System.nanoTime() + PATIENCE.toNanos();
+        try {
+            for (ExecutorService each : queues) {
+                if (!each.awaitTermination(deadline - System.nanoTime(), TimeUnit.NANOSECONDS)) {
+                    each.shutdownNow();
+                    if (!each.awaitTermination(LAST_PATIENCE.toSeconds(), TimeUnit.SECONDS)) {
+                        LOG.log(Level.WARNING, "work in the background does not stop");
+                    }
+                }
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
     }
 }

@@ -36,7 +36,7 @@ import org.swaplane.task.CannotProceedException;
  * waits in an {@link Outbox}. Lives on the window's thread.
  */
 public final class Editing {
-    private static final Duration RETRY = Duration.ofSeconds(2);
+    static final Duration RETRY = Duration.ofSeconds(2);
 
     private final LaneSession session;
     private final Executor window;
@@ -91,6 +91,26 @@ public final class Editing {
     /** Whether something cannot be written now. */
     public boolean isFailing() {
         return outbox.isFailing();
+    }
+
+    /** Done, on the window's thread, as soon as nothing is being written any more: all is, or something cannot be written now. */
+    public CompletableFuture<Void> settled() {
+        return outbox.settled();
+    }
+
+    /** How many texts were typed and not written, since the segments were changed meanwhile, and still wait for a decision. */
+    public int undecided() {
+        return conflicts.size();
+    }
+
+    /** Gives up what cannot be written, as the person decided. */
+    public void abandon() {
+        outbox.abandon();
+    }
+
+    /** Waits until all is written or cannot be; for a thread that stands for a window that is gone. */
+    void drain() {
+        outbox.drain();
     }
 
     private TrackSnapshot now() {

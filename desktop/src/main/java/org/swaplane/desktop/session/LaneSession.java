@@ -7,6 +7,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
@@ -30,6 +31,7 @@ import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.lane.Trip;
 import org.swaplane.speech.Voice;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Closing;
 
 /**
  * The open lane as all views share it: which track is shown, how it stands, and where in it somebody is. Lives on the window's thread;
@@ -39,7 +41,10 @@ public final class LaneSession {
     private final Lane lane;
     private final PersonSettings person;
     private final Background background;
+    /** Runs what belongs to the window's thread, as long as the lane is open. */
     private final Executor window;
+
+    private final SessionClosing closing;
     private final LaneEvents events;
     private final ReadOnlyObjectWrapper<Notification> message = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Track> track = new ReadOnlyObjectWrapper<>();
@@ -78,7 +83,6 @@ public final class LaneSession {
     private int begin;
 
     private boolean telling;
-    private boolean open = true;
 
     public LaneSession(Lane lane) {
         this(lane, PersonSettings.none());
@@ -93,11 +97,8 @@ public final class LaneSession {
     public LaneSession(Lane lane, PersonSettings person, Executor window) {
         this.lane = lane;
         this.person = person;
-        this.window = work -> window.execute(() -> {
-            if (open) {
-                work.run();
-            }
-        });
+        this.closing = new SessionClosing(this, window);
+        this.window = closing.whileOpen();
         this.background = new Background(this.window, this::failed);
         this.workTime = new WorkTime(this);
         this.editing = new Editing(this, this.window);
@@ -433,10 +434,7 @@ public final class LaneSession {
 
     /** Says what went wrong. */
     public void failed(Throwable failure) {
-        String text = failure instanceof CannotProceedException
-                ? failure.getMessage()
-                : Strings.text("failure.unexpected", String.valueOf(failure));
-        notify(Notification.Tone.FAILED, text);
+        message.set(Notification.of(failure));
     }
 
     /** Says what kept a change from being written; to be called when its future is done, on any thread. */
@@ -520,19 +518,31 @@ public final class LaneSession {
 
     /** False once it is closed; what comes late must not ask the lane any more. */
     public boolean isOpen() {
-        return open;
+        return closing.isOpen();
     }
 
-    /** Ends the work; what was done is written before. Not for the window's thread, since it waits for the disk. */
-    public void close() {
+    /**
+     * Ends the work in order, for the window's thread: nothing new is begun, what runs is told to stop and awaited, what was typed is written,
+     * and everything is closed. Another program can open the lane when the future is done; it fails with what failed first.
+     */
+    public CompletableFuture<Void> close() {
+        return closing.begin();
+    }
+
+    /** The same for the window's thread when there is no window any more: on return everything is closed. */
+    public void closeAndWait() {
+        closing.finish();
+    }
+
+    /** Writes down where the person was, before the end. */
+    void leave() {
         editing.left();
         workTime.left();
-        open = false;
-        lane.writer().forget(events);
-        background.close();
-        drafts.close();
-        checking.close();
-        releasing.close();
-        lane.close();
+    }
+
+    /** Closes everything; nobody works here any more. Not for the window's thread, since it waits for the disk. */
+    void closeParts() {
+        Closing.inOrder(
+                () -> lane.writer().forget(events), drafts::close, checking::close, releasing::close, lane::close);
     }
 }

@@ -90,7 +90,7 @@ public final class Memories {
 
     Memories(LaneSession session) {
         this.session = session;
-        session.lane().memories().onFailure(session::failed);
+        session.lane().memories().onFailure(failure -> session.inWindow(() -> session.failed(failure)));
         session.lane().memories().begin();
     }
 

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
@@ -29,6 +30,10 @@ final class Outbox {
     private final Deque<Entry> entries = new ArrayDeque<>();
     private boolean writing;
     private boolean failing;
+    /** What the first becomes when it is written. */
+    private CompletableFuture<?> inFlight = CompletableFuture.completedFuture(null);
+    /** Done as soon as nothing is being written any more: all is, or the first could not be. */
+    private CompletableFuture<Void> rest = CompletableFuture.completedFuture(null);
 
     /** Hears what becomes of what was put in. */
     interface Listener {
@@ -176,21 +181,34 @@ final class Outbox {
     }
 
     private void put(Entry entry) {
+        if (rest.isDone() && !failing) {
+            rest = new CompletableFuture<>();
+        }
         entries.add(entry);
         listener.changed();
         writeNext();
     }
 
     private void writeNext() {
-        if (writing || failing || entries.isEmpty()) {
-            return;
+        if (entries.isEmpty()) {
+            rest.complete(null);
+        } else if (!writing && !failing) {
+            write(false);
         }
-        writing = true;
-        Entry first = entries.peek();
-        first.write().whenComplete((result, failure) -> window.execute(() -> ended(first, result, failure)));
     }
 
-    private void ended(Entry entry, Object result, Throwable failure) {
+    private void write(boolean again) {
+        writing = true;
+        Entry first = entries.peek();
+        inFlight = first.write();
+        inFlight.whenComplete((result, failure) -> window.execute(() -> ended(first, again, result, failure)));
+    }
+
+    private void ended(Entry entry, boolean again, Object result, Throwable failure) {
+        if (entries.peek() != entry || !writing) {
+            // Somebody waited for it and knows already.
+            return;
+        }
         writing = false;
         if (failure != null) {
             failing = true;
@@ -198,7 +216,13 @@ final class Outbox {
                     failure instanceof CompletionException && failure.getCause() != null
                             ? failure.getCause()
                             : failure);
+            if (failing) {
+                rest.complete(null);
+            }
             return;
+        }
+        if (again) {
+            listener.recovered();
         }
         entries.poll();
         entry.done(result);
@@ -208,19 +232,11 @@ final class Outbox {
 
     /** Tries again what could not be written. */
     void tryAgain() {
-        if (!failing) {
-            return;
+        if (failing) {
+            failing = false;
+            rest = new CompletableFuture<>();
+            write(true);
         }
-        failing = false;
-        writing = true;
-        Entry first = entries.peek();
-        first.write()
-                .whenComplete((result, failure) -> window.execute(() -> {
-                    if (failure == null) {
-                        listener.recovered();
-                    }
-                    ended(first, result, failure);
-                }));
     }
 
     /** Gives up the first, which can never be written. */
@@ -229,6 +245,36 @@ final class Outbox {
         entries.poll();
         listener.changed();
         writeNext();
+    }
+
+    /** Gives up everything that is not written, as somebody decided who was told. */
+    void abandon() {
+        failing = false;
+        writing = false;
+        entries.clear();
+        listener.changed();
+        writeNext();
+    }
+
+    /** Done, on the window's thread, as soon as nothing is being written any more: all is, or the first cannot be written now. */
+    CompletableFuture<Void> settled() {
+        return rest;
+    }
+
+    /** Waits until all is written; for a thread that stands for a window that is gone. Ends where something cannot be written. */
+    void drain() {
+        while (!entries.isEmpty() && !failing) {
+            writeNext();
+            Entry first = entries.peek();
+            Object result = null;
+            Throwable failure = null;
+            try {
+                result = inFlight.join();
+            } catch (CompletionException | CancellationException e) {
+                failure = e;
+            }
+            ended(first, false, result, failure);
+        }
     }
 
     boolean isEmpty() {

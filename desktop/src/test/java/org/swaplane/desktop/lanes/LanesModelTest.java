@@ -50,7 +50,7 @@ class LanesModelTest {
 
     @AfterEach
     void close() {
-        model.background().close();
+        model.background().end();
     }
 
     private void until(BooleanSupplier condition) {

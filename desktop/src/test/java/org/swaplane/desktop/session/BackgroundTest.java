@@ -25,7 +25,7 @@ class BackgroundTest {
 
     @AfterEach
     void close() {
-        background.close();
+        background.end();
         window.shutdownNow();
     }
 

@@ -83,7 +83,7 @@ public final class SessionBench implements AutoCloseable {
 
     @Override
     public void close() {
-        session.close();
+        on(session::close).join();
         window.shutdownNow();
     }
 }
