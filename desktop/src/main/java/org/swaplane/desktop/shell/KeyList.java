@@ -54,6 +54,7 @@ final class KeyList extends StackPane {
         box.setMaxSize(760, 620);
         said.setId("keys-said");
         getChildren().add(box);
+        FocusTrap.keepIn(this, box.lookup("#keys-close"));
         setOnMouseClicked(event -> {
             if (event.getTarget() == this) {
                 close();

@@ -49,6 +49,7 @@ final class Palette extends StackPane {
         VBox box = Controls.styled(new VBox(query, list), "palette");
         box.setMaxSize(640, 420);
         getChildren().add(box);
+        FocusTrap.keepIn(this, query);
         query.textProperty().addListener((property, before, now) -> search(now));
         query.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
         list.setOnMouseClicked(event -> runChosen());
