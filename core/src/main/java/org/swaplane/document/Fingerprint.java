@@ -1,7 +1,11 @@
 package org.swaplane.document;
 
 import com.ibm.icu.text.Normalizer2;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.security.DigestInputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
@@ -56,6 +60,13 @@ public final class Fingerprint {
     /** SHA-256 as 64 hexadecimal digits. */
     public static String sha256(byte[] bytes) {
         return HexFormat.of().formatHex(newSha256().digest(bytes));
+    }
+
+    /** The same of all bytes of a stream, which is not closed. */
+    public static String sha256(InputStream in) throws IOException {
+        DigestInputStream digested = new DigestInputStream(in, newSha256());
+        digested.transferTo(OutputStream.nullOutputStream());
+        return HexFormat.of().formatHex(digested.getMessageDigest().digest());
     }
 
     public static MessageDigest newSha256() {

@@ -11,8 +11,9 @@ import java.nio.file.StandardOpenOption;
 import java.util.UUID;
 import org.swaplane.task.BlockingWork;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Durable;
 
-/** Writes a file beside its place and moves it there when it is whole, so that nobody ever finds half of one. */
+/** Writes a file beside its place and moves it there when it is whole, so that nobody ever finds half of one, not even after the power went. */
 public final class NewFile {
     private NewFile() {}
 
@@ -42,7 +43,9 @@ public final class NewFile {
                 writer.write(out);
             }
             refuseExisting(path, replace);
+            Durable.file(beside);
             Files.move(beside, path, StandardCopyOption.REPLACE_EXISTING);
+            Durable.folder(folder);
         } catch (FileAlreadyExistsException e) {
             throw existing(path);
         } finally {

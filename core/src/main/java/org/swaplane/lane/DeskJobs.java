@@ -50,7 +50,7 @@ public final class DeskJobs {
                 row -> row.getLong(1),
                 "select track from desk_file join desk_task on desk_task.desk = desk_file.desk"
                         + " and desk_task.id = desk_file.task where receipt <> ''"));
-        lane.tracks().forEach(track -> track.setHandedOver(closed.contains(track.id())));
+        lane.trackStore().every().forEach(track -> track.setHandedOver(closed.contains(track.id())));
     }
 
     /** All, those that are open first. */

@@ -171,9 +171,10 @@ final class EffortReader {
                             + " || state_after || char(31) || words || char(31) || origin_after,"
                             + " step.at, target_before, state_before, origin_before"
                             + " from step join change on change.step = step.id"
-                            + " where track = ? and undone = 0 and step.at < ? order by step.id, change.rowid",
+                            + " where track = ? and undone = 0 and " + SqlInstant.of("step.at")
+                            + " < ? order by step.id, change.rowid",
                     track.id(),
-                    period.end().equals(Instant.MAX) ? "9" : period.end().toString());
+                    SqlInstant.value(period.end()));
             stories.forEach((place, story) -> end(place, story));
             // What is left was visited, and nothing was done.
             List.copyOf(stays.keySet()).forEach(place -> end(place, begin()));

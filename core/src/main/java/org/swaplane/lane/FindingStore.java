@@ -41,22 +41,22 @@ public final class FindingStore implements TrackStore.PositionalData {
     }
 
     private void read() {
-        stored = List.copyOf(
-                database.query(
-                        row -> new Stored(
-                                row.getLong("track"),
-                                row.getString("name"),
-                                new SetAside(
-                                        row.getString("identity"),
-                                        row.getString("key"),
-                                        row.getString("check_id"),
-                                        row.getString("message") == null
-                                                ? Phrase.ofWritten(row.getString("rule"), row.getString("arguments"))
-                                                : Phrase.verbatim(row.getString("message")),
-                                        row.getString("reason"),
-                                        row.getString("who"),
-                                        Instant.parse(row.getString("at")))),
-                        "select set_aside.*, name from set_aside join track on track.id = set_aside.track order by at, identity"));
+        stored = List.copyOf(database.query(
+                row -> new Stored(
+                        row.getLong("track"),
+                        row.getString("name"),
+                        new SetAside(
+                                row.getString("identity"),
+                                row.getString("key"),
+                                row.getString("check_id"),
+                                row.getString("message") == null
+                                        ? Phrase.ofWritten(row.getString("rule"), row.getString("arguments"))
+                                        : Phrase.verbatim(row.getString("message")),
+                                row.getString("reason"),
+                                row.getString("who"),
+                                Instant.parse(row.getString("at")))),
+                "select set_aside.*, name from set_aside join track on track.id = set_aside.track order by "
+                        + SqlInstant.of("at") + ", identity"));
         byTrack.clear();
     }
 

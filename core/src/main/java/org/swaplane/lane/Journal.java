@@ -1,11 +1,14 @@
 package org.swaplane.lane;
 
+import com.ibm.icu.lang.UCharacter;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.text.Normalizer;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -220,11 +223,12 @@ final class Journal {
         database.query(
                 row -> values.put(row.getString(1), value(row, 2)),
                 "select key, target_after, state_after, locked_after, origin_after, max(change.rowid) from change"
-                        + " join step on step.id = change.step where track = ? and version = ? and undone = 0 and at <= ?"
+                        + " join step on step.id = change.step where track = ? and version = ? and undone = 0 and "
+                        + SqlInstant.of("at") + " <= ?"
                         + " group by key",
                 track,
                 version,
-                moment.equals(Instant.MAX) ? "9" : moment.toString());
+                SqlInstant.value(moment));
         return values;
     }
 
@@ -336,10 +340,10 @@ final class Journal {
         return Set.copyOf(database.query(
                 row -> row.getString(1),
                 "select distinct key from change join step on step.id = change.step"
-                        + " where track = ? and version = ? and undone = 0 and at > ?",
+                        + " where track = ? and version = ? and undone = 0 and " + SqlInstant.of("at") + " > ?",
                 track,
                 version,
-                moment.toString()));
+                SqlInstant.value(moment)));
     }
 
     /** Keys of the segments of a version whose target or state was changed after a moment, until another. */
@@ -347,12 +351,13 @@ final class Journal {
         return Set.copyOf(database.query(
                 row -> row.getString(1),
                 "select distinct key from change join step on step.id = change.step"
-                        + " where track = ? and version = ? and undone = 0 and at > ? and at <= ?"
+                        + " where track = ? and version = ? and undone = 0 and " + SqlInstant.of("at") + " > ? and "
+                        + SqlInstant.of("at") + " <= ?"
                         + " and (target_before <> target_after or state_before <> state_after)",
                 track,
                 version,
-                after.toString(),
-                until.toString()));
+                SqlInstant.value(after),
+                SqlInstant.value(until)));
     }
 
     /** Keys of the segments of a version whose text was last written, and last approved, by one and the same person. */
@@ -373,13 +378,20 @@ final class Journal {
 
     /** Keys of the segments of a version that somebody changed, by a part of the name. */
     Set<String> changedBy(int version, String who) {
-        return Set.copyOf(database.query(
-                row -> row.getString(1),
-                "select distinct key from change join step on step.id = change.step"
-                        + " where track = ? and version = ? and undone = 0 and instr(lower(who), lower(?)) > 0",
+        String wanted = folded(who.strip());
+        Set<String> keys = new HashSet<>();
+        // The database folds the case of ASCII letters only.
+        database.query(
+                row -> folded(row.getString(2)).contains(wanted) && keys.add(row.getString(1)),
+                "select distinct key, who from change join step on step.id = change.step"
+                        + " where track = ? and version = ? and undone = 0",
                 track,
-                version,
-                who.strip()));
+                version);
+        return Set.copyOf(keys);
+    }
+
+    private static String folded(String name) {
+        return UCharacter.foldCase(Normalizer.normalize(name, Normalizer.Form.NFC), true);
     }
 
     /** How often and how long somebody was at a segment, oldest first. */

@@ -119,7 +119,6 @@ public final class Lane implements AutoCloseable {
         }
         try {
             folder.make();
-            Packaging.tidy(folder.path());
             Database database = new Database(folder.path().resolve(DATABASE), true);
             return over(database, folder, formats, clock, lock);
         } catch (IOException | RuntimeException | Error e) {
@@ -132,7 +131,11 @@ public final class Lane implements AutoCloseable {
     private static Lane over(
             Database database, LaneFolder folder, FormatRegistry formats, Clock clock, Optional<LaneLock> lock) {
         try {
-            return new Lane(folder, formats, clock, lock, database);
+            Lane lane = new Lane(folder, formats, clock, lock, database);
+            if (lock.isPresent()) {
+                ReleaseStaging.tidy(folder.path().resolve("out"), lane.releases);
+            }
+            return lane;
         } catch (RuntimeException | Error e) {
             Closing.after(e, database);
             throw e;

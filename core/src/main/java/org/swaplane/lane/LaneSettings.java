@@ -48,24 +48,18 @@ public final class LaneSettings {
         return Optional.ofNullable(values.get(key));
     }
 
-    /** Sets a value; it holds at once, and stands on disk when the future is done. */
+    /** Sets a value; it holds as soon as it is on disk, when the future is done, and never where it could not be written. */
     public CompletableFuture<Void> set(String key, String value) {
-        values.put(key, value);
         return writer.submit(transaction -> {
-            store(key, value, transaction);
+            write(key, value, transaction);
             return null;
         });
     }
 
     /** The same as a part of another change, which it waits for. */
     void write(String key, String value, LaneTransaction transaction) {
-        store(key, value, transaction);
-        transaction.afterwards(() -> values.put(key, value));
-    }
-
-    /** On disk only: what holds by now may have been set or reset since this was submitted. */
-    private void store(String key, String value, LaneTransaction transaction) {
         database.update("insert or replace into setting values (?, ?)", key, value);
+        transaction.afterwards(() -> values.put(key, value));
         transaction.tell(listener -> listener.settingChanged(key));
     }
 
@@ -93,9 +87,9 @@ public final class LaneSettings {
 
     /** Lets the default hold again. */
     public CompletableFuture<Void> reset(LaneDetail detail) {
-        values.remove(detail.key());
         return writer.submit(transaction -> {
             database.update("delete from setting where key = ?", detail.key());
+            transaction.afterwards(() -> values.remove(detail.key()));
             transaction.tell(listener -> listener.settingChanged(detail.key()));
             return null;
         });

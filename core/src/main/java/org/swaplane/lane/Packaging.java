@@ -9,29 +9,18 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.OptionalInt;
-import java.util.TreeMap;
-import java.util.UUID;
-import java.util.concurrent.Callable;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
@@ -44,20 +33,20 @@ import org.swaplane.release.ReleaseForm;
 import org.swaplane.release.ReleaseManifest;
 import org.swaplane.release.ReleaseOptions;
 import org.swaplane.release.ReleasedFile;
-import org.swaplane.report.Cell;
 import org.swaplane.report.Report;
 import org.swaplane.report.ReportForm;
-import org.swaplane.task.CancelledException;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Closing;
+import org.swaplane.task.Parallel;
 import org.swaplane.task.Progress;
 
 /**
- * Releases tracks in one step: everything is written beside, read again and compared with what stands in the lane, and then the
- * whole package is moved to its place, or nothing is.
+ * Releases tracks in one step: everything is written beside, read again and compared with what stands in the lane. Then the
+ * release is recorded, and the whole package is moved to its place; where that fails, the record is taken back. One that was interrupted
+ * between the two is finished when the lane is opened again ({@link ReleaseStaging}).
  */
 public final class Packaging {
     private static final String OUT = "out";
-    private static final String STAGING = ".release-";
     private static final LocalDateTime ALWAYS = LocalDateTime.of(1980, 1, 1, 0, 0);
 
     private final Lane lane;
@@ -119,7 +108,8 @@ public final class Packaging {
         return all;
     }
 
-    private static String placed(Track track) {
+    /** A track with its folder and language. */
+    static String placed(Track track) {
         String folder = track.plan().folder();
         return (folder.isEmpty() ? "" : folder + '/') + track.name() + " ("
                 + track.summary().targetLanguage() + ')';
@@ -150,7 +140,7 @@ public final class Packaging {
     public Map<Track, List<Gate.Condition>> open(List<Track> tracks, Progress progress) throws IOException {
         Map<Long, Map<String, Release.Waiver>> waivers = lane.releases().waivers();
         Map<Track, List<Gate.Condition>> open = new LinkedHashMap<>();
-        List<Gate> gates = inParallel(tracks, track -> conditions.of(track, Progress.NONE), progress);
+        List<Gate> gates = Parallel.map(tracks, track -> conditions.of(track, Progress.NONE), progress);
         for (int i = 0; i < tracks.size(); i++) {
             Track track = tracks.get(i);
             List<Gate.Condition> here =
@@ -190,12 +180,12 @@ public final class Packaging {
             List<Track> tracks = plan.stream().map(Planned::track).distinct().toList();
             Map<Long, Map<String, Release.Waiver>> waivers = lane.releases().waivers();
             Map<Track, Chosen> chosen = chosen(tracks, waivers, reason, progress);
-            Path staging = lane.folder().resolve(OUT).resolve(STAGING + UUID.randomUUID());
-            Files.createDirectory(staging);
+            ReleaseStaging staging = ReleaseStaging.make(
+                    lane.folder().resolve(OUT), lane.releases().nextNumber());
             try {
                 return release(plan, chosen, options, waivers, reason.strip(), staging, progress);
             } finally {
-                delete(staging);
+                staging.delete();
             }
         }
     }
@@ -203,7 +193,7 @@ public final class Packaging {
     private Map<Track, Chosen> chosen(
             List<Track> tracks, Map<Long, Map<String, Release.Waiver>> waivers, String reason, Progress progress)
             throws IOException {
-        List<Chosen> all = inParallel(tracks, this::standing, progress);
+        List<Chosen> all = Parallel.map(tracks, this::standing, progress);
         Map<Track, Chosen> chosen = new LinkedHashMap<>();
         List<String> held = new ArrayList<>();
         for (int i = 0; i < tracks.size(); i++) {
@@ -244,37 +234,34 @@ public final class Packaging {
             ReleaseOptions options,
             Map<Long, Map<String, Release.Waiver>> waivers,
             String reason,
-            Path staging,
+            ReleaseStaging staging,
             Progress progress)
             throws IOException {
         for (Planned planned : plan) {
-            Files.createDirectories(staging.resolve(planned.path()).getParent());
+            Files.createDirectories(staging.file(planned.path()).getParent());
         }
-        List<Written> written = inParallel(
+        List<Written> written = Parallel.map(
                 plan, each -> written(each, chosen.get(each.track()).snapshot(), options, staging), progress);
         progress.checkCancelled();
         List<ReleasedFile> files = written.stream().map(Written::file).toList();
         if (options.manifest() != ReleaseOptions.Manifest.NONE) {
             NewFile.write(
-                    staging.resolve(ReleaseManifest.name(options.manifest())),
+                    staging.file(ReleaseManifest.name(options.manifest())),
                     false,
                     out -> ReleaseManifest.write(options.manifest(), files, out));
         }
-        int number = lane.releases().nextNumber();
+        int number = staging.number();
+        boolean zipped = options.packing() == ReleaseOptions.Packing.ZIP;
         String name = new FileNaming(options.packageName()).name("", fields(number));
-        Path place = options.packing() == ReleaseOptions.Packing.ZIP
-                ? zip(written, options, lane.free(OUT, name + ".zip"), staging)
-                : folder(lane.free(OUT, name), staging);
-        Instant now = lane.clock().instant();
-        Map<Track, Integer> segments = new HashMap<>();
-        chosen.forEach((track, each) -> segments.put(track, each.snapshot().size()));
-        Path receipt = lane.free(OUT, "release-" + number + ".receipt.html");
+        if (zipped) {
+            zip(written, options, staging);
+        }
         Release release = new Release(
                 number,
-                now,
+                lane.clock().instant(),
                 lane.settings().person(),
-                place.getFileName().toString(),
-                Files.isDirectory(place) ? "" : Source.of(place).sha256(),
+                fileName(lane.free(OUT, zipped ? name + ".zip" : name)),
+                zipped ? Source.of(staging.zip()).sha256() : "",
                 files.size(),
                 chosen.values().stream()
                         .mapToInt(each -> each.snapshot().size())
@@ -283,10 +270,14 @@ public final class Packaging {
                         .mapToInt(each -> words(each.snapshot()))
                         .sum(),
                 reason,
-                receipt.getFileName().toString());
+                fileName(lane.free(OUT, "release-" + number + ".receipt.html")));
         List<Release.Condition> asked = asked(chosen, waivers, reason);
-        Report page = receipt(release, chosen, files, asked);
-        NewFile.write(receipt, false, out -> ReportForm.HTML.write(page, out));
+        List<TrackSnapshot> snapshots =
+                chosen.values().stream().map(Chosen::snapshot).toList();
+        Report page = new ReleaseReceipt(lane.findings()).of(release, lane.name(), snapshots, files, asked);
+        NewFile.write(staging.receipt(), false, out -> ReportForm.HTML.write(page, out));
+        List<Trip> delivered = lane.trips().kept(delivered(written, staging));
+        staging.force();
         lane.releases()
                 .add(
                         release,
@@ -297,14 +288,31 @@ public final class Packaging {
                                         each.file()))
                                 .toList(),
                         asked,
-                        chosen.keySet());
-        remember(written, place, staging);
+                        chosen.keySet(),
+                        transaction -> lane.trips().sent(delivered, transaction));
+        publish(release, delivered, chosen.keySet(), staging);
         return release;
     }
 
-    private Written written(Planned planned, TrackSnapshot track, ReleaseOptions options, Path staging)
+    private static String fileName(Path path) {
+        return path.getFileName().toString();
+    }
+
+    /** It is recorded by now: either it comes to be seen, or the record is taken back. */
+    private void publish(Release release, List<Trip> delivered, Set<Track> tracks, ReleaseStaging staging)
             throws IOException {
-        Path path = staging.resolve(planned.path());
+        try {
+            staging.publish(release);
+        } catch (IOException | RuntimeException e) {
+            Closing.after(e, () -> staging.unpublish(release), () -> lane.releases()
+                    .takeBack(release, tracks, transaction -> lane.trips().takeBack(delivered, transaction)));
+            throw e;
+        }
+    }
+
+    private Written written(Planned planned, TrackSnapshot track, ReleaseOptions options, ReleaseStaging staging)
+            throws IOException {
+        Path path = staging.file(planned.path());
         String wrong = output.write(track, planned.form(), path, Progress.NONE);
         if (!wrong.isEmpty()) {
             throw new CannotProceedException(placed(planned.track()), "problem.not-released", wrong);
@@ -329,44 +337,36 @@ public final class Packaging {
         return IntStream.range(0, track.size()).map(track::words).sum();
     }
 
-    private static Path folder(Path place, Path staging) throws IOException {
-        Files.move(staging, place);
-        return place;
-    }
-
     /** Writes the zip and reads it again: it must hold these files and no others. */
-    private Path zip(List<Written> written, ReleaseOptions options, Path place, Path staging) throws IOException {
+    private void zip(List<Written> written, ReleaseOptions options, ReleaseStaging staging) throws IOException {
         Map<String, String> expected = new LinkedHashMap<>();
         written.forEach(each -> expected.put(each.file().path(), each.file().sha256()));
         if (options.manifest() != ReleaseOptions.Manifest.NONE) {
             String name = ReleaseManifest.name(options.manifest());
-            expected.put(name, Source.of(staging.resolve(name)).sha256());
+            expected.put(name, Source.of(staging.file(name)).sha256());
         }
-        Path beside = staging.resolve(STAGING + "zip");
-        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(beside));
+        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(staging.zip()));
                 ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
             for (String path : expected.keySet()) {
                 ZipEntry entry = new ZipEntry(path);
                 // The same files make the same package, whenever it is made.
                 entry.setTimeLocal(ALWAYS);
                 zip.putNextEntry(entry);
-                Files.copy(staging.resolve(path), zip);
+                Files.copy(staging.file(path), zip);
                 zip.closeEntry();
             }
         }
         Map<String, String> found = new LinkedHashMap<>();
-        try (ZipFile zip = new ZipFile(beside.toFile(), StandardCharsets.UTF_8)) {
+        try (ZipFile zip = new ZipFile(staging.zip().toFile(), StandardCharsets.UTF_8)) {
             for (ZipEntry entry : zip.stream().toList()) {
-                found.put(
-                        entry.getName(),
-                        Fingerprint.sha256(zip.getInputStream(entry).readAllBytes()));
+                try (InputStream in = zip.getInputStream(entry)) {
+                    found.put(entry.getName(), Fingerprint.sha256(in));
+                }
             }
         }
         if (!found.equals(expected)) {
-            throw new CannotProceedException(place.toString(), "problem.not-released", text("gate.write-back.package"));
+            throw new CannotProceedException(lane.name(), "problem.not-released", text("gate.write-back.package"));
         }
-        Files.move(beside, place);
-        return place;
     }
 
     private List<Release.Condition> asked(
@@ -389,11 +389,10 @@ public final class Packaging {
     }
 
     /** A bilingual file that the client edits and sends back is known again, and compared with what was delivered. */
-    private void remember(List<Written> written, Path place, Path staging) throws IOException {
+    private List<TripStore.Sending> delivered(List<Written> written, ReleaseStaging staging) {
         String client = lane.settings().detail(LaneDetail.CLIENT);
         SendRequest delivered =
                 SendRequest.of(client.isEmpty() ? lane.name() : client, Purpose.DELIVERY, SendRequest.Form.FILE);
-        Path files = Files.isDirectory(place) ? place : staging;
         List<TripStore.Sending> all = new ArrayList<>();
         for (Written each : written) {
             if (each.planned().form() == ReleaseForm.FILE && !each.snapshot().isDocument()) {
@@ -402,89 +401,11 @@ public final class Packaging {
                         each.planned().track(),
                         delivered.people().get(0),
                         delivered,
-                        Source.of(files.resolve(each.planned().path())),
+                        Source.of(staging.file(each.planned().path())),
                         each.file().words()));
             }
         }
-        lane.trips().sent(all);
-    }
-
-    private Report receipt(
-            Release release, Map<Track, Chosen> chosen, List<ReleasedFile> files, List<Release.Condition> asked) {
-        Report.Builder report = Report.titled(text("report.receipt.title", release.number(), lane.name()))
-                .fact(text("report.receipt.lane"), lane.name())
-                .fact(
-                        text("report.receipt.at"),
-                        release.at().truncatedTo(ChronoUnit.SECONDS).toString())
-                .fact(text("report.receipt.by"), release.who())
-                .fact(text("report.receipt.file"), release.place());
-        if (!release.sha256().isEmpty()) {
-            report.fact("SHA-256", Cell.of(release.sha256(), Cell.Tone.CODE));
-        }
-        report.fact(text("report.receipt.files"), Cell.of(release.files()))
-                .fact(text("report.receipt.segments"), Cell.of(release.segments()))
-                .fact(text("report.receipt.words"), Cell.of(release.words()));
-        if (!release.reason().isEmpty()) {
-            report.fact(text("report.receipt.waived"), Cell.of(release.reason(), Cell.Tone.BAD));
-        }
-        report.section(Report.Section.ofTable(
-                text("report.receipt.files"),
-                List.of(
-                        text("report.receipt.file"),
-                        text("report.receipt.original"),
-                        text("report.receipt.language"),
-                        text("report.receipt.words"),
-                        text("report.receipt.bytes"),
-                        "SHA-256"),
-                files.stream()
-                        .map(each -> List.of(
-                                Cell.of(each.path()),
-                                Cell.of(each.original()),
-                                Cell.of(each.targetLanguage()),
-                                Cell.of(each.words()),
-                                Cell.of(each.bytes()),
-                                Cell.of(each.sha256(), Cell.Tone.CODE)))
-                        .toList()));
-        Map<Long, Track> tracks = new TreeMap<>();
-        chosen.keySet().forEach(track -> tracks.put(track.id(), track));
-        report.section(Report.Section.ofTable(
-                text("report.receipt.conditions"),
-                List.of(
-                        text("report.receipt.file"),
-                        text("report.receipt.condition"),
-                        text("report.receipt.state"),
-                        text("report.receipt.reason")),
-                asked.stream()
-                        .map(each -> List.of(
-                                Cell.of(placed(tracks.get(each.track()))),
-                                Cell.of(text("gate." + each.id() + ".name")),
-                                each.met()
-                                        ? Cell.of(text("report.receipt.met"), Cell.Tone.GOOD)
-                                        : Cell.of(text("report.receipt.not-met"), Cell.Tone.BAD),
-                                Cell.of(each.reason())))
-                        .toList()));
-        List<String> originals = chosen.keySet().stream()
-                .map(track -> placed(track) + ": " + track.sha256())
-                .toList();
-        report.section(Report.Section.ofItems(text("report.receipt.original-sums"), originals));
-        List<String> setAside = chosen.values().stream().flatMap(this::setAside).toList();
-        if (!setAside.isEmpty()) {
-            report.section(Report.Section.ofItems(text("report.receipt.set-aside"), setAside));
-        }
-        return report.build();
-    }
-
-    private Stream<String> setAside(Chosen of) {
-        TrackSnapshot track = of.snapshot();
-        return lane.findings().of(track.track()).all().stream()
-                .map(each -> placed(track.track()) + ", " + place(track, each) + each.message() + " (" + each.reason()
-                        + ", " + each.who() + ")");
-    }
-
-    /** Number of the segment where it was found, in this file. */
-    private static String place(TrackSnapshot track, SetAside decision) {
-        OptionalInt index = track.index(decision.key());
-        return index.isPresent() ? index.getAsInt() + 1 + ": " : "";
+        return all;
     }
 
     /** Writes a file as it stands now into the lane's folder {@code preview}, over an earlier one, only to be looked at. */
@@ -506,63 +427,5 @@ public final class Packaging {
             NewFile.write(file, true, in::transferTo);
         }
         return file;
-    }
-
-    /** Deletes what an interrupted release left. */
-    static void tidy(Path folder) throws IOException {
-        try (Stream<Path> files = Files.list(folder.resolve(OUT))) {
-            for (Path left : files.filter(each -> each.getFileName().toString().startsWith(STAGING))
-                    .toList()) {
-                delete(left);
-            }
-        }
-    }
-
-    private static void delete(Path folder) throws IOException {
-        if (Files.exists(folder)) {
-            try (Stream<Path> all = Files.walk(folder)) {
-                for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
-                    Files.deleteIfExists(each);
-                }
-            }
-        }
-    }
-
-    private interface Work<T, R> {
-        R on(T each) throws IOException;
-    }
-
-    /** On all processors, in the order of what is given; the first failure ends it. */
-    private static <T, R> List<R> inParallel(List<T> all, Work<T, R> work, Progress progress) throws IOException {
-        ExecutorService threads =
-                Executors.newFixedThreadPool(Math.max(1, Runtime.getRuntime().availableProcessors()));
-        try {
-            List<Future<R>> running = new ArrayList<>();
-            for (T each : all) {
-                running.add(threads.submit((Callable<R>) () -> {
-                    progress.checkCancelled();
-                    return work.on(each);
-                }));
-            }
-            List<R> results = new ArrayList<>();
-            for (Future<R> each : running) {
-                results.add(each.get());
-                progress.at(results.size(), all.size());
-            }
-            return results;
-        } catch (ExecutionException e) {
-            if (e.getCause() instanceof IOException failure) {
-                throw failure;
-            }
-            if (e.getCause() instanceof RuntimeException failure) {
-                throw failure;
-            }
-            throw new IllegalStateException(e.getCause());
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new CancelledException();
-        } finally {
-            threads.shutdownNow();
-        }
     }
 }

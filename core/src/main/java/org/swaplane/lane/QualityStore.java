@@ -382,7 +382,8 @@ public final class QualityStore {
     /** How the evaluations came out that were closed, oldest first. */
     public List<Result> results() {
         return database.query(
-                QualityStore::result, "select * from evaluation where closed_at <> '' order by closed_at, id");
+                QualityStore::result,
+                "select * from evaluation where closed_at <> '' order by " + SqlInstant.of("closed_at") + ", id");
     }
 
     private static Result result(ResultSet row) throws SQLException {

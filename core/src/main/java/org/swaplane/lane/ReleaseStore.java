@@ -101,8 +101,19 @@ public final class ReleaseStore {
                 .get(0);
     }
 
-    void add(Release release, List<Entry> files, List<Release.Condition> conditions, Set<Track> tracks) {
+    /** What is recorded or taken back together with a release. */
+    interface Together {
+        void in(LaneTransaction transaction);
+    }
+
+    void add(
+            Release release,
+            List<Entry> files,
+            List<Release.Condition> conditions,
+            Set<Track> tracks,
+            Together together) {
         LaneWriter.await(writer.submit(transaction -> {
+            together.in(transaction);
             database.update(
                     "insert into release values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
                     release.number(),
@@ -141,6 +152,18 @@ public final class ReleaseStore {
                                 release.number(), each.track(), each.id(), each.met() ? 1 : 0, each.reason()
                             })
                             .toList());
+            tracks.forEach(track -> transaction.tell(listener -> listener.released(track)));
+            return null;
+        }));
+    }
+
+    /** Forgets a release that never came to be seen. */
+    void takeBack(Release release, Set<Track> tracks, Together together) {
+        LaneWriter.await(writer.submit(transaction -> {
+            together.in(transaction);
+            database.update("delete from release_file where release = ?", release.number());
+            database.update("delete from release_condition where release = ?", release.number());
+            database.update("delete from release where number = ?", release.number());
             tracks.forEach(track -> transaction.tell(listener -> listener.released(track)));
             return null;
         }));

@@ -54,6 +54,15 @@ public final class SourceVersions {
         return files.source(version.name(), version.sha256());
     }
 
+    /**
+     * Looks whether the file of a version is still as it came.
+     *
+     * @throws org.swaplane.task.CannotProceedException when it is not
+     */
+    void requireWhole(SourceVersion version) throws IOException {
+        files.requireWhole(version.name(), version.sha256());
+    }
+
     /** Keeps the bytes of a file that may become a version. */
     Source keep(Source source) throws IOException {
         return files.source(source.name(), files.keep(source));

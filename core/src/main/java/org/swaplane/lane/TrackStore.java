@@ -112,6 +112,11 @@ public final class TrackStore {
         return Boolean.parseBoolean(settings.detail(LaneDetail.RECORD_TIME));
     }
 
+    /** All, those that were taken off the board as well. */
+    List<Track> every() {
+        return tracks;
+    }
+
     /** All that are on the board, in the order in which they came. */
     public List<Track> all() {
         List<Track> every = tracks;
@@ -186,6 +191,7 @@ public final class TrackStore {
 
     /** The same of a file that lay in a folder of what the client sent. */
     public Track takeIn(Source source, String inFolder, FileOptions options, Progress progress) throws IOException {
+        mend(source);
         refuseTwice(source.name(), source.sha256(), options.targetLanguage());
         Source kept = keep(source);
         try {
@@ -223,6 +229,19 @@ public final class TrackStore {
             transaction.tell(listener -> listener.added(track));
             return track;
         }));
+    }
+
+    /** Puts the bytes of a file that comes again in place of a damaged copy in the lane; returns whether there was one. */
+    public boolean mend(Source source) throws IOException {
+        String sha256 = source.sha256();
+        List<Track> damaged =
+                tracks.stream().filter(track -> track.sha256().equals(sha256)).toList();
+        if (damaged.isEmpty() || files.isWhole(sha256)) {
+            return false;
+        }
+        files.keep(source);
+        damaged.forEach(Track::unload);
+        return true;
     }
 
     /** A file may become a track for each of several languages, and one only for each. */
@@ -295,6 +314,7 @@ public final class TrackStore {
     private ReadDocument open(
             Track track, SourceVersion version, TrackReading reading, ExtensionRules rules, Progress progress)
             throws IOException {
+        versions.requireWhole(version);
         return new ReadDocument(
                 formats.open(versions.original(version), options(reading, rules), progress),
                 reading,

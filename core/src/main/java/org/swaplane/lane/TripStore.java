@@ -1,7 +1,6 @@
 package org.swaplane.lane;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.lang.ref.SoftReference;
 import java.security.SecureRandom;
 import java.sql.ResultSet;
@@ -21,6 +20,7 @@ import org.swaplane.format.Source;
 import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.reviewcopy.ReturnedRow;
 import org.swaplane.reviewcopy.ReviewCopyFormats;
+import org.swaplane.task.Parallel;
 import org.swaplane.task.Progress;
 
 /** The trips of a lane, the copies that crossed, and the remarks that came back. What was written is held in memory as well. */
@@ -48,7 +48,8 @@ public final class TripStore implements TrackStore.PositionalData {
     }
 
     private void readTrips() {
-        trips = List.copyOf(database.query(TripStore::trip, "select * from trip order by sent_at, code"));
+        trips = List.copyOf(
+                database.query(TripStore::trip, "select * from trip order by " + SqlInstant.of("sent_at") + ", code"));
     }
 
     private void readRemarks(long track) {
@@ -115,43 +116,54 @@ public final class TripStore implements TrackStore.PositionalData {
 
     /** The same of several at once. */
     List<Trip> sent(List<Sending> all) throws IOException {
-        List<Trip> trips;
-        try {
-            trips = all.parallelStream().map(this::trip).toList();
-        } catch (UncheckedIOException e) {
-            throw e.getCause();
-        }
+        List<Trip> trips = kept(all);
         LaneWriter.await(writer.submit(transaction -> {
-            for (Trip trip : trips) {
-                insert(trip);
-                record(trip.code(), trip.person(), TripEvent.Kind.SENT, trip.sentName());
-                transaction.tell(listener -> listener.tripChanged(trip));
-            }
-            transaction.afterwards(this::readTrips);
+            sent(trips, transaction);
             return null;
         }));
         return trips;
     }
 
-    private Trip trip(Sending sending) {
-        try {
-            return new Trip(
-                    sending.code(),
-                    sending.track().id(),
-                    sending.person(),
-                    sending.request().purpose(),
-                    clock.instant(),
-                    sending.copy().name(),
-                    files.keep(sending.copy()),
-                    sending.request().due(),
-                    sending.words(),
-                    Optional.empty(),
-                    false,
-                    sending.track().version().number(),
-                    Optional.ofNullable(sending.request().rates().get(sending.person())));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+    /** Keeps the bytes of copies, before it is remembered that they went out. */
+    List<Trip> kept(List<Sending> all) throws IOException {
+        return Parallel.map(all, this::trip, Progress.NONE);
+    }
+
+    /** Remembers copies whose bytes were kept, as a part of another change. */
+    void sent(List<Trip> trips, LaneTransaction transaction) {
+        for (Trip trip : trips) {
+            insert(trip);
+            record(trip.code(), trip.person(), TripEvent.Kind.SENT, trip.sentName());
+            transaction.tell(listener -> listener.tripChanged(trip));
         }
+        transaction.afterwards(this::readTrips);
+    }
+
+    /** Forgets copies that never went out, as a part of another change. */
+    void takeBack(List<Trip> trips, LaneTransaction transaction) {
+        for (Trip trip : trips) {
+            database.update("delete from trip_event where trip = ?", trip.code());
+            database.update("delete from trip where code = ?", trip.code());
+            transaction.tell(listener -> listener.tripChanged(trip));
+        }
+        transaction.afterwards(this::readTrips);
+    }
+
+    private Trip trip(Sending sending) throws IOException {
+        return new Trip(
+                sending.code(),
+                sending.track().id(),
+                sending.person(),
+                sending.request().purpose(),
+                clock.instant(),
+                sending.copy().name(),
+                files.keep(sending.copy()),
+                sending.request().due(),
+                sending.words(),
+                Optional.empty(),
+                false,
+                sending.track().version().number(),
+                Optional.ofNullable(sending.request().rates().get(sending.person())));
     }
 
     private void insert(Trip trip) {
@@ -209,7 +221,7 @@ public final class TripStore implements TrackStore.PositionalData {
                         row.getString(3),
                         TripEvent.Kind.valueOf(row.getString(4)),
                         row.getString(5)),
-                "select trip, at, who, kind, detail from trip_event order by at, id");
+                "select trip, at, who, kind, detail from trip_event order by " + SqlInstant.of("at") + ", id");
     }
 
     private void changed(Trip trip, LaneTransaction transaction) {

@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
@@ -15,6 +14,7 @@ import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
+import org.swaplane.format.FolderDeletion;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
@@ -48,7 +48,7 @@ public final class PagePictures {
         Path program = program()
                 .orElseThrow(
                         () -> new CannotProceedException(document.getFileName().toString(), "problem.no-pages"));
-        delete(folder);
+        FolderDeletion.delete(folder);
         Files.createDirectories(folder);
         // A profile of its own: the person may have the program open.
         Path profile = Files.createDirectory(folder.resolve("profile"));
@@ -68,7 +68,7 @@ public final class PagePictures {
             await(process, progress);
         } finally {
             process.destroyForcibly();
-            delete(profile);
+            FolderDeletion.delete(profile);
         }
         String name = document.getFileName().toString();
         int dot = name.lastIndexOf('.');
@@ -106,15 +106,5 @@ public final class PagePictures {
             }
         }
         return pages;
-    }
-
-    private static void delete(Path folder) throws IOException {
-        if (Files.exists(folder)) {
-            try (Stream<Path> all = Files.walk(folder)) {
-                for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
-                    Files.deleteIfExists(each);
-                }
-            }
-        }
     }
 }

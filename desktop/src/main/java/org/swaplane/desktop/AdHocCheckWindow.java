@@ -5,11 +5,9 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
-import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 import org.swaplane.desktop.session.Background;
@@ -19,6 +17,7 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.format.FolderDeletion;
 import org.swaplane.format.FormatRegistry;
 import org.swaplane.intake.Arrival;
 import org.swaplane.lane.Lane;
@@ -86,10 +85,8 @@ final class AdHocCheckWindow {
     /** The lane of its own goes with the window. */
     private CompletableFuture<Void> delete() {
         return CompletableFuture.runAsync(() -> {
-            try (Stream<Path> all = Files.walk(folder)) {
-                for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
-                    Files.deleteIfExists(each);
-                }
+            try {
+                FolderDeletion.delete(folder);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
