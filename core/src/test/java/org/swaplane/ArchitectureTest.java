@@ -22,6 +22,7 @@ class ArchitectureTest {
     private static final List<String> LAYERS = List.of(
             "wording",
             "task",
+            "web",
             "content",
             "document",
             "extension",

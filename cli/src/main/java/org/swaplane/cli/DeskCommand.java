@@ -16,6 +16,7 @@ import org.swaplane.desk.DeskTask;
 import org.swaplane.desk.DeskVerdict;
 import org.swaplane.desk.DownloadOptions;
 import org.swaplane.desk.HttpClientDesk;
+import org.swaplane.desk.OfferedTasks;
 import org.swaplane.desk.server.DeskServer;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
@@ -72,7 +73,9 @@ final class DeskCommand {
     @Command(name = "list", description = "Lists the tasks that are not closed.")
     int list(@Mixin Address address, @Option(names = "--json", description = "Print one JSON object.") boolean json)
             throws IOException {
-        List<DeskTask> tasks = address.desk().tasks(Progress.NONE);
+        OfferedTasks offered = address.desk().tasks(Progress.NONE);
+        List<DeskTask> tasks = offered.tasks();
+        offered.refused().forEach(System.err::println);
         if (json) {
             Json.print(Map.of("tasks", tasks.stream().map(DeskCommand::values).toList()));
         } else {

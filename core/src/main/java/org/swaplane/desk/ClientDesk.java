@@ -16,8 +16,8 @@ public interface ClientDesk {
     /** How people are told of it. */
     String name();
 
-    /** All tasks that are not closed. */
-    List<DeskTask> tasks(Progress progress) throws IOException;
+    /** All tasks that are not closed; one that cannot be used keeps no other away. */
+    OfferedTasks tasks(Progress progress) throws IOException;
 
     DeskTask task(String id, Progress progress) throws IOException;
 

@@ -1,7 +1,6 @@
 package org.swaplane.desk;
 
 import java.util.Objects;
-import java.util.stream.Stream;
 
 /**
  * What the desk says when a task was handed over.
@@ -10,6 +9,9 @@ import java.util.stream.Stream;
  */
 public record DeskReceipt(String task, int version, String at, String person, String sha256) {
     public DeskReceipt {
-        Stream.of(task, at, person, sha256).forEach(Objects::requireNonNull);
+        new TaskId(task);
+        Objects.requireNonNull(sha256);
+        at = DeskText.line(at);
+        person = DeskText.line(person);
     }
 }

@@ -1,12 +1,13 @@
 package org.swaplane.desk;
 
 import java.util.List;
-import java.util.Objects;
-import java.util.stream.Stream;
+import org.swaplane.document.LanguageCode;
+import org.swaplane.task.CannotProceedException;
 
 /**
  * A task that the client's desk offers.
  *
+ * @param id a {@link TaskId}
  * @param version grows when the client changes what is asked for
  * @param due ISO date, or date and time; empty for none
  * @param person who accepted it; empty as long as nobody did
@@ -41,10 +42,34 @@ public record DeskTask(
      */
     public record Entry(String path, long bytes) {}
 
+    /**
+     * What a desk leaves out is empty; what it must not leave out, or says wrongly, makes it no task.
+     *
+     * @throws CannotProceedException when it is none, with the reason
+     */
     public DeskTask {
-        Stream.of(id, title, state, sourceLanguage, due, instructions, person).forEach(Objects::requireNonNull);
-        targetLanguages = List.copyOf(targetLanguages);
-        files = List.copyOf(files);
+        new TaskId(id);
+        state = state == null ? State.OFFERED : state;
+        title = DeskText.line(title);
+        due = DeskText.line(due);
+        instructions = DeskText.lines(instructions);
+        person = DeskText.line(person);
+        sourceLanguage = language(sourceLanguage);
+        targetLanguages = targetLanguages == null
+                ? List.of()
+                : targetLanguages.stream().map(DeskTask::language).toList();
+        files = files == null
+                ? List.of()
+                : files.stream()
+                        .filter(each -> each != null && each.path() != null)
+                        .toList();
+    }
+
+    private static String language(String code) {
+        if (code == null || code.isEmpty() || !LanguageCode.fault(code).isEmpty()) {
+            throw new CannotProceedException("", "desk.task-language", DeskText.line(code));
+        }
+        return code;
     }
 
     /** The same one in another state. */

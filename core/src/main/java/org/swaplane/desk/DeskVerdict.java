@@ -11,7 +11,15 @@ import java.util.Objects;
  */
 public record DeskVerdict(int number, String sha256, String at, boolean accepted, List<Problem> problems) {
     /** What is wrong with one file, or in one segment of it. */
-    public record Problem(Kind kind, String file, String unit, String segment, String message) {}
+    public record Problem(Kind kind, String file, String unit, String segment, String message) {
+        public Problem {
+            kind = kind == null ? Kind.STRUCTURE : kind;
+            file = DeskText.line(file);
+            unit = unit == null ? "" : unit;
+            segment = segment == null ? "" : segment;
+            message = DeskText.line(message);
+        }
+    }
 
     /** What can be wrong. */
     public enum Kind {
@@ -29,7 +37,9 @@ public record DeskVerdict(int number, String sha256, String at, boolean accepted
 
     public DeskVerdict {
         Objects.requireNonNull(sha256);
-        Objects.requireNonNull(at);
-        problems = List.copyOf(problems);
+        at = DeskText.line(at);
+        problems = problems == null
+                ? List.of()
+                : problems.stream().filter(Objects::nonNull).toList();
     }
 }

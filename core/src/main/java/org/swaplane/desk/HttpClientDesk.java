@@ -5,15 +5,12 @@ import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.RandomAccessFile;
-import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.URLEncoder;
-import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -22,21 +19,16 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
-import java.util.concurrent.atomic.AtomicLong;
-import java.util.concurrent.atomic.AtomicReference;
 import org.swaplane.document.Fingerprint;
 import org.swaplane.format.Source;
-import org.swaplane.task.CancelledException;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
-import org.swaplane.task.WebAddress;
+import org.swaplane.web.PatientHttp;
+import org.swaplane.web.WebAddress;
 import org.swaplane.wording.Wording;
 
 /**
@@ -49,22 +41,12 @@ public final class HttpClientDesk implements ClientDesk {
     private static final int MOST_JSON = 16 << 20;
     private static final long MOST_PACKAGE = 4L << 30;
     private static final int PIECE = 1 << 20;
-    private static final long POLL_MILLIS = 50;
     private static final Duration PAUSE = Duration.ofMillis(100);
     private static final ObjectMapper JSON =
             new ObjectMapper().disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
 
     private final URI address;
-    private final Duration patience;
-    private final HttpClient client = HttpClient.newBuilder()
-            .version(HttpClient.Version.HTTP_1_1)
-            .connectTimeout(Duration.ofSeconds(10))
-            .build();
-
-    /** Tells how an answer is read. */
-    private interface Reading<T> {
-        T of(HttpResponse<InputStream> response, InputStream body) throws IOException;
-    }
+    private final PatientHttp http;
 
     /**
      * A desk at an address.
@@ -78,7 +60,7 @@ public final class HttpClientDesk implements ClientDesk {
     /** @param patience how long one answer is waited for */
     public HttpClientDesk(String address, Duration patience) {
         this.address = WebAddress.parse(address);
-        this.patience = patience;
+        this.http = new PatientHttp(name(), this.address, patience);
     }
 
     @Override
@@ -87,18 +69,39 @@ public final class HttpClientDesk implements ClientDesk {
     }
 
     @Override
-    public List<DeskTask> tasks(Progress progress) throws IOException {
-        return value(ask(get("/api/tasks"), progress).path("tasks"), new TypeReference<>() {});
+    public OfferedTasks tasks(Progress progress) throws IOException {
+        List<DeskTask> tasks = new ArrayList<>();
+        List<String> refused = new ArrayList<>();
+        for (JsonNode each : ask(get("/api/tasks"), progress).path("tasks")) {
+            try {
+                tasks.add(value(each, new TypeReference<>() {}));
+            } catch (CannotProceedException e) {
+                refused.add(Wording.text("desk.task-refused", e.getMessage()));
+            } catch (IOException e) {
+                refused.add(Wording.text("desk.task-refused", Wording.text("web.nonsense", name())));
+            }
+        }
+        return new OfferedTasks(tasks, refused);
     }
 
     @Override
     public DeskTask task(String id, Progress progress) throws IOException {
-        return value(ask(get(path(id)), progress), new TypeReference<>() {});
+        return sameTask(id, value(ask(get(path(id)), progress), new TypeReference<>() {}));
     }
 
     @Override
     public DeskTask accept(String id, String person, Progress progress) throws IOException {
-        return value(ask(post(path(id) + "/accept", Map.of("person", person)), progress), new TypeReference<>() {});
+        return sameTask(
+                id,
+                value(ask(post(path(id) + "/accept", Map.of("person", person)), progress), new TypeReference<>() {}));
+    }
+
+    /** Whoever is asked for one task and answers with another has not answered. */
+    private DeskTask sameTask(String id, DeskTask answered) throws IOException {
+        if (!answered.id().equals(id)) {
+            throw nonsense();
+        }
+        return answered;
     }
 
     @Override
@@ -109,7 +112,12 @@ public final class HttpClientDesk implements ClientDesk {
     @Override
     public DeskReceipt handOver(DeskTask task, String sha256, Progress progress) throws IOException {
         Map<String, Object> asked = Map.of("version", task.version(), "sha256", sha256);
-        return value(ask(post(path(task.id()) + "/hand-over", asked), progress), new TypeReference<>() {});
+        DeskReceipt receipt =
+                value(ask(post(path(task.id()) + "/hand-over", asked), progress), new TypeReference<>() {});
+        if (!receipt.task().equals(task.id()) || !receipt.sha256().equals(sha256)) {
+            throw nonsense();
+        }
+        return receipt;
     }
 
     private static String path(String id) {
@@ -122,7 +130,7 @@ public final class HttpClientDesk implements ClientDesk {
         String query = path(task.id()) + "/package?" + options.query();
         IOException last = null;
         for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
-            pause(attempt, progress);
+            PatientHttp.pause(PAUSE, attempt, progress);
             try {
                 long have = Files.exists(part) ? Files.size(part) : 0;
                 HttpRequest.Builder request = get(query);
@@ -130,7 +138,7 @@ public final class HttpClientDesk implements ClientDesk {
                     request.header("Range", "bytes=" + have + '-');
                 }
                 String sha256 =
-                        send(request, progress, (response, body) -> receive(response, body, part, have, progress));
+                        http.send(request, progress, (response, body) -> receive(response, body, part, have, progress));
                 if (sha256.equals(Source.of(part).sha256())) {
                     Files.move(part, to, StandardCopyOption.REPLACE_EXISTING);
                     return;
@@ -188,11 +196,16 @@ public final class HttpClientDesk implements ClientDesk {
         long total = Files.size(zip);
         IOException last = null;
         for (int attempt = 0; attempt < DELIVERIES; attempt++) {
-            pause(attempt, progress);
+            PatientHttp.pause(PAUSE, attempt, progress);
             try {
                 upload(upload, zip, total, progress);
                 Map<String, Object> asked = Map.of("version", task.version(), "sha256", sha256, "form", form.id());
-                return value(ask(post(path(task.id()) + "/returns", asked), progress), new TypeReference<>() {});
+                DeskVerdict verdict =
+                        value(ask(post(path(task.id()) + "/returns", asked), progress), new TypeReference<>() {});
+                if (!verdict.sha256().equals(sha256)) {
+                    throw nonsense();
+                }
+                return verdict;
             } catch (IOException e) {
                 last = e;
             }
@@ -209,7 +222,7 @@ public final class HttpClientDesk implements ClientDesk {
                 byte[] piece = new byte[(int) Math.min(PIECE, total - have)];
                 file.seek(have);
                 file.readFully(piece);
-                HttpRequest.Builder request = request(upload)
+                HttpRequest.Builder request = http.request(upload)
                         .header("Content-Range", "bytes " + have + '-' + (have + piece.length - 1) + '/' + total)
                         .PUT(HttpRequest.BodyPublishers.ofByteArray(piece));
                 long now = ask(request, progress).path("have").asLong(-1);
@@ -222,16 +235,12 @@ public final class HttpClientDesk implements ClientDesk {
         }
     }
 
-    private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(address + path)).timeout(patience);
-    }
-
     private HttpRequest.Builder get(String path) {
-        return request(path).GET();
+        return http.request(path).GET();
     }
 
     private HttpRequest.Builder post(String path, Map<String, ?> body) throws IOException {
-        return request(path)
+        return http.request(path)
                 .header("Content-Type", "application/json")
                 .POST(HttpRequest.BodyPublishers.ofByteArray(JSON.writeValueAsBytes(body)));
     }
@@ -240,9 +249,9 @@ public final class HttpClientDesk implements ClientDesk {
     private JsonNode ask(HttpRequest.Builder request, Progress progress) throws IOException {
         IOException last = null;
         for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
-            pause(attempt, progress);
+            PatientHttp.pause(PAUSE, attempt, progress);
             try {
-                return send(request, progress, (response, body) -> {
+                return http.send(request, progress, (response, body) -> {
                     refuse(response, body);
                     return whole(response, body);
                 });
@@ -285,12 +294,17 @@ public final class HttpClientDesk implements ClientDesk {
             }
             return value;
         } catch (IllegalArgumentException e) {
+            for (Throwable cause = e.getCause(); cause != null; cause = cause.getCause()) {
+                if (cause instanceof CannotProceedException refused) {
+                    throw refused;
+                }
+            }
             throw nonsense();
         }
     }
 
     private IOException nonsense() {
-        return new IOException(Wording.text("desk.nonsense", name()));
+        return new IOException(Wording.text("web.nonsense", name()));
     }
 
     /** An answer that will not change is no use to be asked for again. */
@@ -305,105 +319,10 @@ public final class HttpClientDesk implements ClientDesk {
         } catch (IOException e) {
             // Then it does not say why.
         }
-        String line = message.lines().findFirst().orElse("");
-        String said = line.substring(0, Math.min(300, line.length()));
+        String said = DeskText.line(message);
         if (status == 429 || status >= 500) {
             throw new IOException(Wording.text("desk.busy", name(), status, said));
         }
         throw new CannotProceedException(name(), status == 409 ? "desk.conflict" : "desk.refused", said, status);
-    }
-
-    /** Waits, and looks often whether somebody cancelled, or nothing has come for too long. */
-    private <T> T send(HttpRequest.Builder request, Progress progress, Reading<T> reading) throws IOException {
-        AtomicLong heard = new AtomicLong(System.nanoTime());
-        AtomicReference<InputStream> open = new AtomicReference<>(InputStream.nullInputStream());
-        CompletableFuture<HttpResponse<InputStream>> answer =
-                client.sendAsync(request.build(), HttpResponse.BodyHandlers.ofInputStream());
-        CompletableFuture<T> result = answer.thenApplyAsync(response -> {
-            open.set(response.body());
-            try {
-                return reading.of(response, new Heard(response.body(), heard));
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
-        });
-        try {
-            while (true) {
-                progress.checkCancelled();
-                if (System.nanoTime() - heard.get() > patience.toNanos()) {
-                    throw new IOException(Wording.text("desk.unreachable", name(), Wording.text("desk.silent")));
-                }
-                try {
-                    return result.get(POLL_MILLIS, TimeUnit.MILLISECONDS);
-                } catch (TimeoutException e) {
-                    // Not yet.
-                }
-            }
-        } catch (ExecutionException e) {
-            throw failure(e.getCause());
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IOException(e);
-        } finally {
-            answer.cancel(true);
-            open.get().close();
-        }
-    }
-
-    private IOException failure(Throwable cause) {
-        if (cause instanceof UncheckedIOException wrapped) {
-            return wrapped.getCause();
-        }
-        if (cause instanceof CannotProceedException refused) {
-            throw refused;
-        }
-        if (cause instanceof CancelledException cancelled) {
-            throw cancelled;
-        }
-        if (cause instanceof RuntimeException) {
-            // A header that was damaged on its way.
-            return nonsense();
-        }
-        return new IOException(Wording.text("desk.unreachable", name(), reason(cause)), cause);
-    }
-
-    /** A body that notes when something came. */
-    private static final class Heard extends FilterInputStream {
-        private final AtomicLong heard;
-
-        Heard(InputStream in, AtomicLong heard) {
-            super(in);
-            this.heard = heard;
-        }
-
-        @Override
-        public int read() throws IOException {
-            int read = super.read();
-            heard.set(System.nanoTime());
-            return read;
-        }
-
-        @Override
-        public int read(byte[] bytes, int offset, int length) throws IOException {
-            int read = super.read(bytes, offset, length);
-            heard.set(System.nanoTime());
-            return read;
-        }
-    }
-
-    private static String reason(Throwable cause) {
-        return cause.getMessage() == null ? cause.getClass().getSimpleName() : cause.getMessage();
-    }
-
-    private static void pause(int attempt, Progress progress) throws IOException {
-        try {
-            for (long left = PAUSE.toMillis() * attempt * attempt; left > 0; left -= POLL_MILLIS) {
-                progress.checkCancelled();
-                Thread.sleep(Math.min(left, POLL_MILLIS));
-            }
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IOException(e);
-        }
     }
 }

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.util.List;
+import java.util.Objects;
 import org.swaplane.task.CannotProceedException;
 
 /**
@@ -33,11 +34,27 @@ public record TaskSheet(
      * @param path in this package
      * @param returned path in the package that is to come back
      */
-    public record Entry(String path, String targetLanguage, String returned) {}
+    public record Entry(String path, String targetLanguage, String returned) {
+        public Entry {
+            path = path == null ? "" : path;
+            targetLanguage = targetLanguage == null ? "" : targetLanguage;
+            returned = returned == null ? "" : returned;
+        }
+    }
 
     public TaskSheet {
-        targetLanguages = List.copyOf(targetLanguages);
-        files = List.copyOf(files);
+        new TaskId(task);
+        title = DeskText.line(title);
+        due = DeskText.line(due);
+        instructions = DeskText.lines(instructions);
+        sourceLanguage = sourceLanguage == null ? "" : sourceLanguage;
+        form = form == null ? "" : form;
+        targetLanguages = targetLanguages == null
+                ? List.of()
+                : targetLanguages.stream().filter(Objects::nonNull).toList();
+        files = files == null
+                ? List.of()
+                : files.stream().filter(Objects::nonNull).toList();
     }
 
     public byte[] toJson() {
@@ -55,8 +72,12 @@ public record TaskSheet(
      */
     public static TaskSheet parse(String name, byte[] json) {
         try {
-            return JSON.readValue(json, TaskSheet.class);
-        } catch (IOException | NullPointerException e) {
+            TaskSheet sheet = JSON.readValue(json, TaskSheet.class);
+            if (sheet != null) {
+                return sheet;
+            }
+            throw new CannotProceedException(name, "desk.no-sheet");
+        } catch (IOException e) {
             throw new CannotProceedException(name, "desk.no-sheet");
         }
     }

@@ -6,20 +6,16 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
-import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
-import org.swaplane.task.WebAddress;
+import org.swaplane.web.PatientHttp;
+import org.swaplane.web.WebAddress;
 import org.swaplane.wording.Phrase;
 
 /**
@@ -31,14 +27,11 @@ public final class HttpDraftService implements DraftService {
     private static final int MOST_BYTES = 8 << 20;
     private static final Duration PATIENCE = Duration.ofSeconds(60);
     private static final Duration PAUSE = Duration.ofMillis(300);
-    private static final long POLL_MILLIS = 50;
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private final String name;
-    private final URI address;
     private final String key;
-    private final HttpClient client =
-            HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(10)).build();
+    private final PatientHttp http;
 
     /**
      * A service at an address.
@@ -48,9 +41,15 @@ public final class HttpDraftService implements DraftService {
      * @throws CannotProceedException when the address is none, or text would go to another computer without encryption
      */
     public HttpDraftService(String name, String address, String key) {
-        this.address = WebAddress.parse(address);
-        this.name = name.isEmpty() ? this.address.getHost() : name;
+        this(name, address, key, PATIENCE);
+    }
+
+    /** @param patience how long an answer is waited for, and each silence in it */
+    HttpDraftService(String name, String address, String key, Duration patience) {
+        URI parsed = WebAddress.parse(address);
+        this.name = name.isEmpty() ? parsed.getHost() : name;
         this.key = key;
+        this.http = new PatientHttp(this.name, parsed, patience);
     }
 
     @Override
@@ -60,8 +59,7 @@ public final class HttpDraftService implements DraftService {
 
     @Override
     public List<String> draft(List<String> texts, String source, String target, Progress progress) throws IOException {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + "/drafts"))
-                .timeout(PATIENCE)
+        HttpRequest.Builder request = http.request("/drafts")
                 .header("Content-Type", "application/json")
                 .POST(HttpRequest.BodyPublishers.ofByteArray(
                         JSON.writeValueAsBytes(Map.of("source", source, "target", target, "texts", texts))));
@@ -70,18 +68,17 @@ public final class HttpDraftService implements DraftService {
         }
         IOException last = null;
         for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
-            pause(PAUSE.multipliedBy(attempt * attempt), progress);
+            PatientHttp.pause(PAUSE, attempt, progress);
             try {
-                HttpResponse<InputStream> response = send(request.build(), progress);
-                byte[] body = read(response);
-                if (response.statusCode() == 200) {
-                    return drafts(body, texts.size());
+                Answer answer = http.send(request, progress, HttpDraftService::read);
+                if (answer.status() == 200) {
+                    return drafts(answer.body(), texts.size());
                 }
-                boolean later = response.statusCode() == 429 || response.statusCode() >= 500;
+                boolean later = answer.status() == 429 || answer.status() >= 500;
                 if (!later) {
-                    throw new CannotProceedException(name(), "draft.refused", response.statusCode(), error(body));
+                    throw new CannotProceedException(name(), "draft.refused", answer.status(), error(answer.body()));
                 }
-                last = new IOException(response.statusCode() + " " + error(body));
+                last = new IOException(answer.status() + " " + error(answer.body()));
             } catch (IOException e) {
                 last = e;
             }
@@ -89,50 +86,15 @@ public final class HttpDraftService implements DraftService {
         throw last;
     }
 
-    /** Waits, and looks often whether somebody cancelled. */
-    private HttpResponse<InputStream> send(HttpRequest request, Progress progress) throws IOException {
-        CompletableFuture<HttpResponse<InputStream>> answer =
-                client.sendAsync(request, HttpResponse.BodyHandlers.ofInputStream());
-        try {
-            while (true) {
-                progress.checkCancelled();
-                try {
-                    return answer.get(POLL_MILLIS, TimeUnit.MILLISECONDS);
-                } catch (TimeoutException e) {
-                    // Not yet: the request has a time limit of its own.
-                }
-            }
-        } catch (ExecutionException e) {
-            throw new IOException(e.getCause().getMessage(), e.getCause());
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IOException(e);
-        } finally {
-            answer.cancel(true);
+    private static Answer read(HttpResponse<InputStream> response, InputStream body) throws IOException {
+        byte[] bytes = body.readNBytes(MOST_BYTES + 1);
+        if (bytes.length > MOST_BYTES) {
+            throw new IOException(Phrase.of("draft.too-much").text());
         }
+        return new Answer(response.statusCode(), bytes);
     }
 
-    private static void pause(Duration pause, Progress progress) throws IOException {
-        try {
-            for (long left = pause.toMillis(); left > 0; left -= POLL_MILLIS) {
-                progress.checkCancelled();
-                Thread.sleep(Math.min(left, POLL_MILLIS));
-            }
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IOException(e);
-        }
-    }
-
-    private static byte[] read(HttpResponse<InputStream> response) throws IOException {
-        try (InputStream in = response.body()) {
-            byte[] body = in.readNBytes(MOST_BYTES + 1);
-            if (body.length > MOST_BYTES) {
-                throw new IOException(Phrase.of("draft.too-much").text());
-            }
-            return body;
-        }
-    }
+    private record Answer(int status, byte[] body) {}
 
     private static List<String> drafts(byte[] body, int asked) throws IOException {
         List<String> drafts = new ArrayList<>();

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import org.swaplane.task.Closing;
 
 /**
  * A stand-in for a draft service, on this computer only: it replaces the words that its small word lists hold, takes its time, and fails now and
@@ -113,7 +114,6 @@ public final class SimulatedDraftService implements AutoCloseable {
 
     @Override
     public void close() {
-        server.stop(0);
-        threads.shutdownNow();
+        Closing.inOrder(() -> server.stop(0), threads::shutdownNow);
     }
 }

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.swaplane.desk.TaskSheet;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.PackagePath;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.lane.DeskJob;
@@ -53,25 +54,34 @@ public final class TaskIntake {
             throw new CannotProceedException(source.name(), "desk.no-sheet");
         }
         TaskSheet sheet = TaskSheet.parse(source.name(), written);
-        takeBeside(files, progress);
-        Map<String, Track> tracks = new LinkedHashMap<>();
+        if (!sheet.task().equals(job.task().id())
+                || sheet.version() != job.task().version()) {
+            throw new CannotProceedException(source.name(), "desk.other-package");
+        }
         List<String> refused = new ArrayList<>();
+        takeBeside(files, refused, progress);
+        Map<String, Track> tracks = new LinkedHashMap<>();
+        PackagePath.Claims claims = new PackagePath.Claims();
         int added = 0;
         int changed = 0;
         for (TaskSheet.Entry entry : sheet.files()) {
             progress.checkCancelled();
-            byte[] content = files.get(entry.path());
             try {
+                PackagePath returned = new PackagePath(entry.returned());
+                PackagePath path = new PackagePath(entry.path());
+                requireAskedFor(entry.targetLanguage(), job);
+                claims.claim(returned);
+                byte[] content = files.get(path.value());
                 if (content == null) {
-                    throw new CannotProceedException(entry.path(), "desk.problem.missing");
+                    throw new CannotProceedException(path.value(), "desk.problem.missing");
                 }
-                Track before = job.tracks().get(entry.returned());
-                Source file = Source.of(name(entry.path()), content);
+                Track before = job.tracks().get(returned.value());
+                Source file = Source.of(path.fileName(), content);
                 if (before == null) {
-                    tracks.put(entry.returned(), takeIn(file, sheet, entry, progress));
+                    tracks.put(returned.value(), takeIn(file, job, returned, entry.targetLanguage(), progress));
                     added++;
                 } else {
-                    tracks.put(entry.returned(), before);
+                    tracks.put(returned.value(), before);
                     changed += update(before, file, progress) ? 1 : 0;
                 }
             } catch (CannotProceedException e) {
@@ -83,25 +93,29 @@ public final class TaskIntake {
         return new Outcome(added, changed, refused);
     }
 
-    private static String name(String path) {
-        return path.substring(path.lastIndexOf('/') + 1);
+    /** A file in a language that the task does not have is not the client's wish. */
+    private static void requireAskedFor(String language, DeskJob job) {
+        if (!job.task().targetLanguages().contains(language)) {
+            throw new CannotProceedException("", "desk.task-language-other", language);
+        }
     }
 
     /** The folder of the client's file, without what the package puts before it. */
-    private static String folder(TaskSheet.Entry entry) {
-        String path = entry.returned().substring(entry.returned().indexOf('/') + 1);
+    private static String folder(PackagePath returned) {
+        String path = returned.value().substring(returned.value().indexOf('/') + 1);
         return path.contains("/") ? path.substring(0, path.lastIndexOf('/')) : "";
     }
 
-    private Track takeIn(Source file, TaskSheet sheet, TaskSheet.Entry entry, Progress progress) throws IOException {
-        FileOptions options = FileOptions.ofLanguages(sheet.sourceLanguage(), entry.targetLanguage());
+    private Track takeIn(Source file, DeskJob job, PackagePath returned, String language, Progress progress)
+            throws IOException {
+        FileOptions options = FileOptions.ofLanguages(job.task().sourceLanguage(), language);
         // Interrupted before it was written down, it is here already.
         String sha256 = file.sha256();
         Optional<Track> here = lane.tracks().stream()
                 .filter(track -> track.sha256().equals(sha256)
-                        && track.summary().targetLanguage().equals(entry.targetLanguage()))
+                        && track.summary().targetLanguage().equals(language))
                 .findFirst();
-        return here.isPresent() ? here.get() : lane.trackStore().takeIn(file, folder(entry), options, progress);
+        return here.isPresent() ? here.get() : lane.trackStore().takeIn(file, folder(returned), options, progress);
     }
 
     private boolean update(Track track, Source file, Progress progress) throws IOException {
@@ -113,15 +127,23 @@ public final class TaskIntake {
         return true;
     }
 
-    /** The memory and the references; twice the same does no harm. */
-    private void takeBeside(Map<String, byte[]> files, Progress progress) throws IOException {
+    /** The memory and the references; twice the same does no harm. One that cannot be used keeps no other away. */
+    private void takeBeside(Map<String, byte[]> files, List<String> refused, Progress progress) throws IOException {
         for (Map.Entry<String, byte[]> each : files.entrySet()) {
             boolean memory = each.getKey().equals("memory.tmx")
                     || each.getKey().startsWith("memory/") && each.getKey().endsWith(".tmx");
-            if (memory) {
-                lane.memories().take(Source.of(name(each.getKey()), each.getValue()), Optional.empty(), progress);
-            } else if (each.getKey().startsWith("references/")) {
-                lane.references().keep(Source.of(name(each.getKey()), each.getValue()));
+            boolean reference = each.getKey().startsWith("references/");
+            if (memory || reference) {
+                try {
+                    Source file = Source.of(new PackagePath(each.getKey()).fileName(), each.getValue());
+                    if (memory) {
+                        lane.memories().take(file, Optional.empty(), progress);
+                    } else {
+                        lane.references().keep(file);
+                    }
+                } catch (CannotProceedException e) {
+                    refused.add(e.getMessage());
+                }
             }
         }
     }

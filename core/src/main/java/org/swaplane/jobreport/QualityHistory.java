@@ -9,6 +9,7 @@ import org.swaplane.format.FormatRegistry;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.LaneDetail;
 import org.swaplane.lane.QualityStore;
+import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
 /** How earlier jobs came out. */
@@ -33,7 +34,7 @@ public final class QualityHistory {
                     && !folder.toAbsolutePath().equals(lane.folder().toAbsolutePath())) {
                 try (Lane other = Lane.openForReading(folder, formats, clock)) {
                     jobs.addAll(of(other));
-                } catch (RuntimeException e) {
+                } catch (CannotProceedException e) {
                     // It is said when somebody opens it.
                     continue;
                 }

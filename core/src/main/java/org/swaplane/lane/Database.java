@@ -1,6 +1,7 @@
 package org.swaplane.lane;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.BasicFileAttributes;
@@ -15,9 +16,11 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import org.sqlite.SQLiteConfig;
+import org.swaplane.format.TemporaryFolder;
 import org.swaplane.task.BlockingWork;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Closing;
@@ -33,7 +36,9 @@ final class Database implements AutoCloseable {
     private static final String URL = "jdbc:sqlite:";
 
     private final Path file;
-    /** What is opened: the file itself, or a copy of it that was brought up to date where an older one is only read. */
+    /** A copy that was brought up to date, where an older one is only read. */
+    private final Optional<TemporaryFolder> copied;
+    /** What is opened: the file itself, or its copy. */
     private final Path opened;
 
     private final boolean writable;
@@ -63,7 +68,8 @@ final class Database implements AutoCloseable {
         this.file = file;
         this.writable = writable;
         try {
-            opened = writable || Migrations.isCurrent(file) ? file : upToDate(file);
+            copied = writable || Migrations.isCurrent(file) ? Optional.empty() : Optional.of(upToDate(file));
+            opened = copied.map(Database::copyIn).orElse(file);
         } catch (SQLException | IOException e) {
             throw failed(e);
         }
@@ -95,33 +101,32 @@ final class Database implements AutoCloseable {
         return failure;
     }
 
+    private static Path copyIn(TemporaryFolder folder) {
+        return folder.path().resolve("lane.db");
+    }
+
     /** A copy of the file, brought up to date; the file itself is left to the program that wrote it. */
-    private static Path upToDate(Path file) throws IOException, SQLException {
-        Path copy = Files.createTempDirectory("swaplane-lane").resolve("lane.db");
+    private static TemporaryFolder upToDate(Path file) throws IOException, SQLException {
+        TemporaryFolder folder = TemporaryFolder.make();
         try {
             try (Connection original = DriverManager.getConnection(URL + file);
                     PreparedStatement copying = original.prepareStatement("vacuum into ?")) {
-                copying.setString(1, copy.toString());
+                copying.setString(1, copyIn(folder).toString());
                 copying.execute();
             }
-            try (Connection connection = DriverManager.getConnection(URL + copy)) {
+            try (Connection connection = DriverManager.getConnection(URL + copyIn(folder))) {
                 Migrations.run(connection, file.toString());
             }
-            return copy;
+            return folder;
         } catch (SQLException | RuntimeException | Error e) {
-            Closing.after(e, () -> Files.deleteIfExists(copy), () -> Files.deleteIfExists(copy.getParent()));
+            Closing.after(e, folder);
             throw e;
         }
     }
 
-    private void deleteCopy() {
-        if (!opened.equals(file)) {
-            try {
-                Files.deleteIfExists(opened);
-                Files.deleteIfExists(opened.getParent());
-            } catch (IOException e) {
-                LOG.log(Level.INFO, "a copy is left in the folder for temporary files", e);
-            }
+    private void deleteCopy() throws IOException {
+        if (copied.isPresent()) {
+            copied.get().close();
         }
     }
 
@@ -328,7 +333,7 @@ final class Database implements AutoCloseable {
         steps.add(this::deleteCopy);
         try {
             Closing.inOrder(steps.toArray(AutoCloseable[]::new));
-        } catch (IllegalStateException e) {
+        } catch (IllegalStateException | UncheckedIOException e) {
             throw failed(e);
         }
     }

@@ -20,6 +20,7 @@ import org.swaplane.desk.DeskReceipt;
 import org.swaplane.desk.DeskTask;
 import org.swaplane.desk.DeskVerdict;
 import org.swaplane.desk.DownloadOptions;
+import org.swaplane.format.PackagePath;
 import org.swaplane.release.ReleaseForm;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
@@ -143,8 +144,9 @@ public final class DeskJobs {
         DeskTask task = desk.task(job.task().id(), progress);
         Path folder = lane.folder().resolve(FOLDER);
         Files.createDirectories(folder);
-        Path zip = folder.resolve(
-                task.id() + "-v" + task.version() + '-' + options.form().id() + ".zip");
+        Path zip = new PackagePath(
+                        task.id() + "-v" + task.version() + '-' + options.form().id() + ".zip")
+                .in(folder);
         desk.download(task, options, zip, progress);
         LaneWriter.await(writer.submit(transaction -> {
             database.update(

@@ -119,6 +119,7 @@ public final class Lane implements AutoCloseable {
         }
         try {
             folder.make();
+            folder.tidy();
             Database database = new Database(folder.path().resolve(DATABASE), true);
             return over(database, folder, formats, clock, lock);
         } catch (IOException | RuntimeException | Error e) {

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import org.swaplane.format.FormatRegistry;
+import org.swaplane.task.CannotProceedException;
 
 /** The other lanes of a person, among which the one that sent a copy is found. */
 public record OtherLanes(List<Path> folders) {
@@ -18,7 +19,7 @@ public record OtherLanes(List<Path> folders) {
                     if (lane.trips().find(trip).isPresent()) {
                         return Optional.of(lane.name());
                     }
-                } catch (RuntimeException e) {
+                } catch (CannotProceedException e) {
                     // It is said when somebody opens it.
                     continue;
                 }

@@ -10,6 +10,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.swaplane.format.FolderDeletion;
+import org.swaplane.format.PackagePath;
 import org.swaplane.task.Durable;
 
 /**
@@ -47,9 +48,13 @@ final class ReleaseStaging {
         return folder.resolve("files");
     }
 
-    /** Where a file of the release is written, by its path in the package. */
+    /**
+     * Where a file of the release is written, by its path in the package.
+     *
+     * @throws org.swaplane.task.CannotProceedException when it would lie elsewhere
+     */
     Path file(String path) {
-        return files().resolve(path);
+        return new PackagePath(path).in(files());
     }
 
     Path zip() {

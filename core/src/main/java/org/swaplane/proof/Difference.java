@@ -5,13 +5,13 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import org.swaplane.format.FormatTraits;
+import org.swaplane.format.SafeZip;
 import org.swaplane.proof.Proof.Detail;
 import org.swaplane.wording.Phrase;
 
@@ -51,12 +51,18 @@ final class Difference {
         if (one == null || other == null) {
             return false;
         }
-        try (InputStream content = first.getInputStream(one);
+        try (InputStream here = first.getInputStream(one);
                 InputStream there = second.getInputStream(other)) {
-            byte[] here = content.readAllBytes();
-            byte[] beside = there.readAllBytes();
-            return Arrays.equals(here, beside)
-                    || name.endsWith(".xml") && withoutMasks(here).equals(withoutMasks(beside));
+            if (SameBytes.in(here, there)) {
+                return true;
+            }
+        }
+        return name.endsWith(".xml") && withoutMasks(whole(first, one)).equals(withoutMasks(whole(second, other)));
+    }
+
+    private static byte[] whole(ZipFile zip, ZipEntry entry) throws IOException {
+        try (InputStream in = zip.getInputStream(entry)) {
+            return SafeZip.whole(in, zip.getName(), entry.getName());
         }
     }
 

@@ -10,6 +10,7 @@ import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
+import org.swaplane.format.SafeZip;
 
 /** What protects a document and concerns whoever changes it. */
 public enum Safeguards {
@@ -51,7 +52,7 @@ public enum Safeguards {
 
     private static String text(ZipFile zip, ZipEntry entry) throws IOException {
         try (InputStream in = zip.getInputStream(entry)) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+            return new String(SafeZip.whole(in, zip.getName(), entry.getName()), StandardCharsets.UTF_8);
         }
     }
 }

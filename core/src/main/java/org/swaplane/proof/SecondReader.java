@@ -21,6 +21,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import javax.xml.XMLConstants;
 import javax.xml.parsers.ParserConfigurationException;
+import javax.xml.parsers.SAXParser;
 import javax.xml.parsers.SAXParserFactory;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -32,8 +33,9 @@ import org.swaplane.format.FormatTraits;
 import org.swaplane.proof.Proof.Detail;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Wording;
 import org.xml.sax.SAXException;
-import org.xml.sax.helpers.DefaultHandler;
+import org.xml.sax.ext.DefaultHandler2;
 
 /** Asks a reader that is not the one we read with whether a file that was written is one of its kind. */
 final class SecondReader {
@@ -96,7 +98,23 @@ final class SecondReader {
         factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
         factory.setFeature("http://apache.org/xml/features/nonvalidating/load-external-dtd", false);
         factory.setFeature("http://xml.org/sax/features/external-general-entities", false);
-        factory.newSAXParser().parse(in, new DefaultHandler());
+        EntityDeclarations refused = new EntityDeclarations();
+        SAXParser parser = factory.newSAXParser();
+        parser.setProperty("http://xml.org/sax/properties/declaration-handler", refused);
+        parser.parse(in, refused);
+    }
+
+    /** No file of ours may lean on entities of its own, which the first reader refuses, too. */
+    private static final class EntityDeclarations extends DefaultHandler2 {
+        @Override
+        public void internalEntityDecl(String name, String value) throws SAXException {
+            throw new SAXException(Wording.text("proof.second-reader.entity", name));
+        }
+
+        @Override
+        public void externalEntityDecl(String name, String publicId, String systemId) throws SAXException {
+            throw new SAXException(Wording.text("proof.second-reader.entity", name));
+        }
     }
 
     private static Proof wellFormedParts(Path original, Path written)

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.Enumeration;
 import java.util.Optional;
 import java.util.Set;
@@ -99,9 +98,7 @@ public final class StructureProof {
         }
         try (InputStream here = before.getInputStream(before.getEntry(name));
                 InputStream there = after.getInputStream(after.getEntry(name))) {
-            return Arrays.equals(here.readAllBytes(), there.readAllBytes())
-                    ? Optional.empty()
-                    : Optional.of(Phrase.of("gate.structure.bytes", name));
+            return SameBytes.in(here, there) ? Optional.empty() : Optional.of(Phrase.of("gate.structure.bytes", name));
         }
     }
 

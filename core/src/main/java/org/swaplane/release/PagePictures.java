@@ -52,7 +52,9 @@ public final class PagePictures {
         Files.createDirectories(folder);
         // A profile of its own: the person may have the program open.
         Path profile = Files.createDirectory(folder.resolve("profile"));
-        Process process = new ProcessBuilder(
+        Process process = OfflineProgram.start(
+                profile,
+                List.of(
                         program.toString(),
                         "-env:UserInstallation=" + profile.toUri(),
                         "--headless",
@@ -60,10 +62,7 @@ public final class PagePictures {
                         "pdf",
                         "--outdir",
                         folder.toString(),
-                        document.toString())
-                .redirectErrorStream(true)
-                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                .start();
+                        document.toString()));
         try {
             await(process, progress);
         } finally {

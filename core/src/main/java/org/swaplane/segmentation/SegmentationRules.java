@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import org.swaplane.task.PatientText;
 
 /**
  * Segmentation rules for several languages.
@@ -54,7 +55,9 @@ public record SegmentationRules(boolean cascade, Map<String, List<BreakRule>> ru
     public List<BreakRule> forLanguage(String language) {
         List<BreakRule> found = new ArrayList<>();
         for (LanguageMap map : maps) {
-            if (Pattern.compile(map.pattern()).matcher(language).matches()) {
+            if (Pattern.compile(map.pattern())
+                    .matcher(new PatientText(language, map.pattern()))
+                    .matches()) {
                 found.addAll(rules.getOrDefault(map.rules(), List.of()));
                 if (!cascade) {
                     break;

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.PatientText;
 
 /** Finds where the segments of a text end, by the rules of one language (SRX 2.0, section 3.4.1: the first rule that matches decides). */
 public final class Segmenter {
@@ -34,7 +36,7 @@ public final class Segmenter {
         private Applied(Compiled rule, String text) {
             this.rule = rule;
             this.text = text;
-            this.after = rule.after().matcher(text);
+            this.after = rule.after().matcher(new PatientText(text, rule.after().pattern()));
         }
 
         private boolean matches(int at) {
@@ -43,7 +45,9 @@ public final class Segmenter {
 
         private boolean matchesBefore(int at) {
             if (before == null) {
-                before = rule.beforeAtEnd().matcher(text).useTransparentBounds(true);
+                before = rule.beforeAtEnd()
+                        .matcher(new PatientText(text, rule.before().pattern()))
+                        .useTransparentBounds(true);
             }
             int from = Math.max(0, at - LOOK_BACK);
             if (!rule.atWordStart()) {
@@ -93,8 +97,20 @@ public final class Segmenter {
         return false;
     }
 
-    /** Offsets within {@code text} at which a new segment begins, in order, without 0 and the end. */
+    /**
+     * Offsets within {@code text} at which a new segment begins, in order, without 0 and the end.
+     *
+     * @throws CannotProceedException when a pattern of the rules would take for ever
+     */
     public List<Integer> breaks(String text) {
+        try {
+            return found(text);
+        } catch (StackOverflowError e) {
+            throw new CannotProceedException("", "problem.pattern-deep");
+        }
+    }
+
+    private List<Integer> found(String text) {
         TreeSet<Integer> candidates = new TreeSet<>();
         for (Compiled rule : rules) {
             if (rule.breaks()) {
@@ -112,7 +128,8 @@ public final class Segmenter {
     }
 
     private static void addCandidates(Compiled rule, String text, TreeSet<Integer> candidates) {
-        Matcher before = rule.before().matcher(text);
+        Matcher before =
+                rule.before().matcher(new PatientText(text, rule.before().pattern()));
         int from = 0;
         while (from <= text.length() && before.find(from)) {
             candidates.add(before.end());

@@ -96,7 +96,7 @@ class DeskFaultsTest {
                         .singleElement()
                         .satisfies(verdict -> assertThat(verdict.accepted()).isTrue());
             }
-            assertThat(right.tasks(Progress.NONE)).isEmpty();
+            assertThat(right.tasks(Progress.NONE).tasks()).isEmpty();
             assertThat(proxy.faults()).isGreaterThanOrEqualTo(FAULTS);
         }
     }

@@ -72,4 +72,35 @@ class SafeZipTest {
         assertThat(head.size()).isEqualTo(3 << 20);
         assertThat(head.bytes()).hasSize(1 << 16);
     }
+
+    /** An entry of zeros, packed to a thousandth of its size. */
+    private static byte[] bomb(String name, int megabytes) throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+            zip.putNextEntry(new ZipEntry(name));
+            byte[] megabyte = new byte[1 << 20];
+            for (int i = 0; i < megabytes; i++) {
+                zip.write(megabyte);
+            }
+        }
+        return bytes.toByteArray();
+    }
+
+    @Test
+    void anEntryThatUnpacksToFarMoreThanItIsPackedInIsRefusedAlsoWhereNobodyWantsIt() throws IOException {
+        Source archive = Source.of("a.docx", bomb("word/media/image1.png", 400));
+
+        assertThatThrownBy(() -> SafeZip.read(archive, Set.of("word/document.xml")))
+                .isInstanceOf(CannotProceedException.class)
+                .hasMessageContaining("word/media/image1.png");
+        assertThatThrownBy(() -> SafeZip.heads(archive, name -> true)).isInstanceOf(CannotProceedException.class);
+        assertThatThrownBy(() -> SafeZip.read(archive, name -> true)).isInstanceOf(CannotProceedException.class);
+    }
+
+    @Test
+    void aPartThatPacksWellIsNoBomb() throws IOException {
+        assertThat(SafeZip.read(Source.of("a.xlsx", bomb("xl/worksheets/sheet1.xml", 60)), name -> true)
+                        .get("xl/worksheets/sheet1.xml"))
+                .hasSize(60 << 20);
+    }
 }

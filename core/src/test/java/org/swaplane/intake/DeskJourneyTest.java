@@ -92,7 +92,7 @@ class DeskJourneyTest {
     }
 
     private DeskTask offered() throws IOException {
-        return desk.tasks(Progress.NONE).get(0);
+        return desk.tasks(Progress.NONE).tasks().get(0);
     }
 
     private DeskJob job() {
@@ -159,7 +159,7 @@ class DeskJourneyTest {
         assertThat(giveBack("").accepted()).isTrue();
         DeskReceipt receipt = lane.deskJobs().handOver(desk, job(), Progress.NONE);
 
-        assertThat(desk.tasks(Progress.NONE)).isEmpty();
+        assertThat(desk.tasks(Progress.NONE).tasks()).isEmpty();
         assertThat(job().receipt()).contains(receipt);
         assertThat(lane.deskJobs().handOver(desk, job(), Progress.NONE)).isEqualTo(receipt);
         assertThat(lane.deskJobs().history(job()))

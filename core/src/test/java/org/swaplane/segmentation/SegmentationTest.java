@@ -133,4 +133,12 @@ class SegmentationTest {
                 .isInstanceOf(CannotProceedException.class)
                 .hasMessageStartingWith("mine.srx");
     }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"(a+)+b", "(a|aa)+$b", "(.*a){25}b"})
+    void aPatternOfOnesOwnThatTakesForEverIsNamed(String pattern) {
+        Segmenter segmenter = new Segmenter(List.of(new BreakRule(true, pattern, "")));
+
+        assertThatThrownBy(() -> segmenter.breaks("a".repeat(5_000) + "c")).isInstanceOf(CannotProceedException.class);
+    }
 }

@@ -2,7 +2,6 @@ package org.swaplane.desktop;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
@@ -17,18 +16,19 @@ import org.swaplane.desktop.session.LaneSession;
 import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.session.ViewId;
 import org.swaplane.desktop.text.Strings;
-import org.swaplane.format.FolderDeletion;
 import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.TemporaryFolder;
 import org.swaplane.intake.Arrival;
 import org.swaplane.lane.Lane;
+import org.swaplane.task.Closing;
 
 /** A window for files that belong to no lane: they are checked, mended at the place, and saved where the user wants them. */
 final class AdHocCheckWindow {
     private final LaneSession session;
-    private final Path folder;
+    private final TemporaryFolder folder;
     private final Stage stage = new Stage();
 
-    private AdHocCheckWindow(LaneSession session, Path folder) {
+    private AdHocCheckWindow(LaneSession session, TemporaryFolder folder) {
         this.session = session;
         this.folder = folder;
     }
@@ -37,15 +37,25 @@ final class AdHocCheckWindow {
     static void open(List<Path> files, FileOpener opener, PersonSettings person, Background background) {
         background.run(
                 Strings.text("task.read", files.get(0).getFileName().toString()),
-                progress -> {
-                    Path folder = Files.createTempDirectory("swaplane-apart");
-                    return Lane.create(
-                            folder,
-                            Strings.text("apart.name"),
-                            FormatRegistry.ofInstalled(),
-                            Clock.systemDefaultZone());
-                },
-                lane -> new AdHocCheckWindow(new LaneSession(lane, person), lane.folder()).show(files, opener));
+                progress -> LaneOfItsOwn.make(),
+                made -> new AdHocCheckWindow(new LaneSession(made.lane(), person), made.folder()).show(files, opener));
+    }
+
+    private record LaneOfItsOwn(Lane lane, TemporaryFolder folder) {
+        static LaneOfItsOwn make() throws IOException {
+            TemporaryFolder folder = TemporaryFolder.make();
+            try {
+                Lane lane = Lane.create(
+                        folder.path().resolve("lane"),
+                        Strings.text("apart.name"),
+                        FormatRegistry.ofInstalled(),
+                        Clock.systemDefaultZone());
+                return new LaneOfItsOwn(lane, folder);
+            } catch (IOException | RuntimeException e) {
+                Closing.after(e, folder);
+                throw e;
+            }
+        }
     }
 
     private void show(List<Path> files, FileOpener opener) {
@@ -86,7 +96,7 @@ final class AdHocCheckWindow {
     private CompletableFuture<Void> delete() {
         return CompletableFuture.runAsync(() -> {
             try {
-                FolderDeletion.delete(folder);
+                folder.close();
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }

@@ -6,6 +6,7 @@ import javafx.application.Application;
 import javafx.stage.Stage;
 import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.text.Strings;
+import org.swaplane.format.TemporaryFolder;
 
 /** The desktop: all lanes of the person, or one of them. */
 public final class SwapLaneApplication extends Application {
@@ -24,6 +25,9 @@ public final class SwapLaneApplication extends Application {
         PersonSettings person = PersonSettings.ofPerson();
         String language = person.interfaceLanguage();
         Strings.choose(language.isEmpty() ? Locale.getDefault() : Locale.forLanguageTag(language));
+        Thread tidying = new Thread(TemporaryFolder::tidy, "tidying");
+        tidying.setDaemon(true);
+        tidying.start();
         windows = new LaneWindows(person, getHostServices());
         first.ifPresentOrElse(opened -> windows.show(stage, opened), windows::showLanes);
     }

@@ -22,7 +22,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.logging.Level;
@@ -34,9 +33,12 @@ import org.swaplane.desk.DeskReceipt;
 import org.swaplane.desk.DeskTask;
 import org.swaplane.desk.DeskVerdict;
 import org.swaplane.desk.DownloadOptions;
+import org.swaplane.desk.TaskId;
 import org.swaplane.document.Fingerprint;
+import org.swaplane.format.PackagePath;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Closing;
 
 /**
  * The stand-in as a server on this computer: JSON under {@code /api} as docs/client-desk.md says, and a page for the client's side at {@code /}.
@@ -45,10 +47,12 @@ import org.swaplane.task.CannotProceedException;
 public final class DeskServer implements AutoCloseable {
     private static final Logger LOG = Logger.getLogger(DeskServer.class.getName());
     private static final int THREADS = 8;
+    private static final int LOCKS = 64;
     private static final int MOST_JSON = 1 << 16;
     private static final int MOST_PIECE = 8 << 20;
     private static final long MOST_PACKAGE = 1L << 30;
     private static final Pattern TASK = Pattern.compile("/api/tasks/([\\w.-]{1,80})(/.*)?");
+    private static final Pattern GIVE_BACK = Pattern.compile("/tasks/([\\w.-]{1,80})/give-back");
     private static final Pattern UPLOAD = Pattern.compile("/uploads/([0-9a-f]{64})");
     private static final Pattern PIECE = Pattern.compile("bytes (\\d{1,12})-(\\d{1,12})/(\\d{1,12})");
     private static final Pattern RANGE = Pattern.compile("bytes=(\\d{1,12})-");
@@ -56,7 +60,9 @@ public final class DeskServer implements AutoCloseable {
 
     private final HttpServer server;
     private final DeskStore store;
-    private final Map<String, Object> locks = new ConcurrentHashMap<>();
+    /** Requests about one task come one after the other; a few tasks share a lock, so that no address can fill the memory. */
+    private final List<Object> locks = Stream.generate(Object::new).limit(LOCKS).toList();
+
     private final ExecutorService threads = Executors.newFixedThreadPool(THREADS, work -> {
         Thread thread = new Thread(work, "desk");
         thread.setDaemon(true);
@@ -74,11 +80,11 @@ public final class DeskServer implements AutoCloseable {
         }
     }
 
-    private DeskServer(int port, Path folder, Clock clock) throws IOException {
-        store = new DeskStore(folder, clock);
-        server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
-        server.createContext("/api/", this::answer);
-        server.createContext("/", this::page);
+    private DeskServer(HttpServer server, DeskStore store) {
+        this.server = server;
+        this.store = store;
+        server.createContext("/api/", exchange -> answer(exchange, this::route));
+        server.createContext("/", exchange -> answer(exchange, this::page));
         server.setExecutor(threads);
         server.start();
     }
@@ -90,7 +96,14 @@ public final class DeskServer implements AutoCloseable {
      * @param folder holds its state; made where it is missing
      */
     public static DeskServer start(int port, Path folder, Clock clock) throws IOException {
-        return new DeskServer(port, folder, clock);
+        // A port that is taken is found before anything else is open.
+        HttpServer server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
+        try {
+            return new DeskServer(server, new DeskStore(folder, clock));
+        } catch (IOException | RuntimeException e) {
+            Closing.after(e, () -> server.stop(0));
+            throw e;
+        }
     }
 
     /** Where it is asked. */
@@ -121,11 +134,12 @@ public final class DeskServer implements AutoCloseable {
             Optional<byte[]> memory,
             Map<String, byte[]> references)
             throws IOException {
+        new TaskId(id);
         synchronized (lock(id)) {
             Optional<DeskTask> before = store.task(id);
             List<DeskTask.Entry> entries = new ArrayList<>();
             for (Map.Entry<String, byte[]> file : files.entrySet()) {
-                Path path = store.files(id).resolve(file.getKey());
+                Path path = new PackagePath(file.getKey()).in(store.files(id));
                 Files.createDirectories(path.getParent());
                 Files.write(path, file.getValue());
                 entries.add(new DeskTask.Entry(file.getKey(), file.getValue().length));
@@ -135,7 +149,7 @@ public final class DeskServer implements AutoCloseable {
             }
             for (Map.Entry<String, byte[]> reference : references.entrySet()) {
                 Files.createDirectories(store.references(id));
-                Files.write(store.references(id).resolve(reference.getKey()), reference.getValue());
+                Files.write(new PackagePath(reference.getKey()).in(store.references(id)), reference.getValue());
             }
             DeskTask task = new DeskTask(
                     id,
@@ -157,14 +171,19 @@ public final class DeskServer implements AutoCloseable {
     }
 
     private Object lock(String id) {
-        return locks.computeIfAbsent(id, none -> new Object());
+        return locks.get(Math.floorMod(id.hashCode(), LOCKS));
     }
 
-    private void answer(HttpExchange exchange) throws IOException {
+    /** What answers a request. */
+    private interface Answering {
+        void answer(HttpExchange exchange) throws IOException, Refusal;
+    }
+
+    private static void answer(HttpExchange exchange, Answering answering) {
         try (exchange) {
             try {
                 refuseOtherHosts(exchange);
-                route(exchange);
+                answering.answer(exchange);
             } catch (Refusal e) {
                 say(exchange, e.status, Map.of("message", e.getMessage()));
             } catch (CannotProceedException e) {
@@ -250,8 +269,10 @@ public final class DeskServer implements AutoCloseable {
             DeskTask task = store.task(id).orElseThrow();
             if (task.state() == DeskTask.State.OFFERED) {
                 DeskTask accepted = task.in(DeskTask.State.ACCEPTED, person);
-                store.put(accepted);
-                store.note(id, person, "accepted");
+                store.together(() -> {
+                    store.put(accepted);
+                    store.note(id, person, "accepted");
+                });
                 return accepted;
             }
             if (!task.person().equals(person)) {
@@ -310,11 +331,13 @@ public final class DeskServer implements AutoCloseable {
             }
             DeskVerdict verdict = new ReturnCheck(store, task, form)
                     .verdict(store.verdicts(id).size() + 1, sha256, zip);
-            store.add(id, task.version(), verdict);
-            store.note(id, task.person(), verdict.accepted() ? "returned" : "returned with problems");
-            if (verdict.accepted()) {
-                store.put(task.in(DeskTask.State.RETURNED, task.person()));
-            }
+            store.together(() -> {
+                store.add(id, task.version(), verdict);
+                store.note(id, task.person(), verdict.accepted() ? "returned" : "returned with problems");
+                if (verdict.accepted()) {
+                    store.put(task.in(DeskTask.State.RETURNED, task.person()));
+                }
+            });
             return verdict;
         }
     }
@@ -335,9 +358,11 @@ public final class DeskServer implements AutoCloseable {
                 throw new Refusal(409, "This package was not accepted. Return it first.");
             }
             DeskReceipt made = new DeskReceipt(id, task.version(), store.now(), task.person(), sha256);
-            store.add(made);
-            store.put(task.in(DeskTask.State.CLOSED, task.person()));
-            store.note(id, task.person(), "handed over");
+            store.together(() -> {
+                store.add(made);
+                store.put(task.in(DeskTask.State.CLOSED, task.person()));
+                store.note(id, task.person(), "handed over");
+            });
             return made;
         }
     }
@@ -345,11 +370,13 @@ public final class DeskServer implements AutoCloseable {
     /** The client asks for more: the task is open again. */
     public void giveBack(String id, String reason) {
         synchronized (lock(id)) {
-            store.task(id).filter(task -> task.state() == DeskTask.State.CLOSED).ifPresent(task -> {
-                store.giveBack(id);
-                store.put(task.in(DeskTask.State.ACCEPTED, task.person()));
-                store.note(id, "client", reason.isBlank() ? "given back" : "given back: " + reason.strip());
-            });
+            store.task(id)
+                    .filter(task -> task.state() == DeskTask.State.CLOSED)
+                    .ifPresent(task -> store.together(() -> {
+                        store.giveBack(id);
+                        store.put(task.in(DeskTask.State.ACCEPTED, task.person()));
+                        store.note(id, "client", reason.isBlank() ? "given back" : "given back: " + reason.strip());
+                    }));
         }
     }
 
@@ -446,29 +473,19 @@ public final class DeskServer implements AutoCloseable {
                 query.getOrDefault("exact", "empty").equals("filled"));
     }
 
-    private void page(HttpExchange exchange) throws IOException {
-        try (exchange) {
-            try {
-                refuseOtherHosts(exchange);
-                DeskPage page = new DeskPage(store);
-                String path = exchange.getRequestURI().getPath();
-                if (exchange.getRequestMethod().equals("POST")
-                        && path.startsWith("/tasks/")
-                        && path.endsWith("/give-back")) {
-                    String id = path.substring("/tasks/".length(), path.length() - "/give-back".length());
-                    giveBack(id, field(exchange, "reason"));
-                    exchange.getResponseHeaders().set("Location", "/tasks/" + id);
-                    exchange.sendResponseHeaders(303, -1);
-                    return;
-                }
-                Optional<String> html = path.equals("/") ? Optional.of(page.tasks()) : page.task(path);
-                sayHtml(exchange, html.isPresent() ? 200 : 404, html.orElseGet(page::missing));
-            } catch (Refusal e) {
-                say(exchange, e.status, Map.of("message", e.getMessage()));
-            }
-        } catch (IOException e) {
-            LOG.log(Level.FINE, "a connection was lost", e);
+    private void page(HttpExchange exchange) throws IOException, Refusal {
+        DeskPage page = new DeskPage(store);
+        String path = exchange.getRequestURI().getPath();
+        Matcher givingBack = GIVE_BACK.matcher(path);
+        if (exchange.getRequestMethod().equals("POST") && givingBack.matches()) {
+            String id = givingBack.group(1);
+            giveBack(id, field(exchange, "reason"));
+            exchange.getResponseHeaders().set("Location", "/tasks/" + id);
+            exchange.sendResponseHeaders(303, -1);
+            return;
         }
+        Optional<String> html = path.equals("/") ? Optional.of(page.tasks()) : page.task(path);
+        sayHtml(exchange, html.isPresent() ? 200 : 404, html.orElseGet(page::missing));
     }
 
     private static String field(HttpExchange exchange, String name) throws IOException {
@@ -502,8 +519,6 @@ public final class DeskServer implements AutoCloseable {
 
     @Override
     public void close() {
-        server.stop(0);
-        threads.shutdownNow();
-        store.close();
+        Closing.inOrder(() -> server.stop(0), threads::shutdownNow, store);
     }
 }

@@ -21,6 +21,7 @@ import org.swaplane.desk.DeskReceipt;
 import org.swaplane.desk.DeskTask;
 import org.swaplane.desk.DeskVerdict;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.task.Closing;
 import org.swaplane.wording.Phrase;
 
 /** The state of a desk: a SQLite file, and the files of each task in a folder of its own. One thread at a time. */
@@ -51,11 +52,33 @@ final class DeskStore implements AutoCloseable {
         Files.createDirectories(folder);
         try {
             connection = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("desk.db"));
-            try (Statement statement = connection.createStatement()) {
-                statement.execute("pragma journal_mode = wal");
-                for (String table : TABLES) {
-                    statement.execute(table);
-                }
+        } catch (SQLException e) {
+            throw failed(e);
+        }
+        try (Statement statement = connection.createStatement()) {
+            statement.execute("pragma journal_mode = wal");
+            for (String table : TABLES) {
+                statement.execute(table);
+            }
+        } catch (SQLException e) {
+            CannotProceedException failure = failed(e);
+            Closing.after(failure, connection);
+            throw failure;
+        }
+    }
+
+    /** Has several changes stand or fall together. */
+    synchronized void together(Runnable changes) {
+        try {
+            connection.setAutoCommit(false);
+            try {
+                changes.run();
+                connection.commit();
+            } catch (RuntimeException e) {
+                connection.rollback();
+                throw e;
+            } finally {
+                connection.setAutoCommit(true);
             }
         } catch (SQLException e) {
             throw failed(e);

@@ -164,6 +164,12 @@ final class OfficeDocument implements DocumentFile {
         }
     }
 
+    private static byte[] whole(ZipFile zip, ZipArchiveEntry entry) throws IOException {
+        try (InputStream in = zip.getInputStream(entry)) {
+            return SafeZip.whole(in, "", entry.getName());
+        }
+    }
+
     /** What the entry holds from now on; empty where it stays as it is. */
     private Optional<byte[]> content(ZipFile zip, ZipArchiveEntry entry, Map<String, byte[]> changed)
             throws IOException {
@@ -171,7 +177,7 @@ final class OfficeDocument implements DocumentFile {
         if (!look.concerns(entry.getName())) {
             return Optional.ofNullable(text);
         }
-        byte[] bytes = text == null ? zip.getInputStream(entry).readAllBytes() : text;
+        byte[] bytes = text == null ? whole(zip, entry) : text;
         EncodedText before = EncodedText.of(Source.of(entry.getName(), bytes));
         String xml = before.readAll();
         String after = look.entry(entry.getName(), xml);

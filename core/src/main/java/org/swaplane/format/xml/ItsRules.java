@@ -7,10 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javax.xml.namespace.NamespaceContext;
-import javax.xml.xpath.XPath;
-import javax.xml.xpath.XPathConstants;
 import javax.xml.xpath.XPathExpressionException;
-import javax.xml.xpath.XPathFactory;
 import org.swaplane.format.Selection;
 import org.swaplane.wording.Phrase;
 import org.w3c.dom.Attr;
@@ -77,16 +74,15 @@ final class ItsRules {
     }
 
     private List<Node> selected(Element rule) {
-        XPath xpath = XPathFactory.newDefaultInstance().newXPath();
-        xpath.setNamespaceContext(new Prefixes(rule));
+        String selector = rule.getAttribute("selector");
         List<Node> nodes = new ArrayList<>();
         try {
-            NodeList found = (NodeList) xpath.evaluate(rule.getAttribute("selector"), document, XPathConstants.NODESET);
+            NodeList found = Selector.evaluate(selector, new Prefixes(rule), document);
             for (int i = 0; i < found.getLength(); i++) {
                 nodes.add(found.item(i));
             }
         } catch (XPathExpressionException e) {
-            faults.add(Phrase.of("file.its-selector", rule.getAttribute("selector")));
+            faults.add(Phrase.of("file.its-selector", selector));
         }
         return nodes;
     }

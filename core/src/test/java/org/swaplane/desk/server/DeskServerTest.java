@@ -30,6 +30,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.swaplane.desk.DeskReceipt;
 import org.swaplane.desk.DeskTask;
 import org.swaplane.desk.DeskVerdict;
@@ -253,7 +254,7 @@ class DeskServerTest {
 
         assertThat(receipts.stream().map(DeskReceipt::task).distinct()).hasSize(25);
         assertThat(receipts.stream().distinct()).hasSize(25);
-        assertThat(desk.tasks(Progress.NONE)).extracting(DeskTask::id).containsExactly("t-1");
+        assertThat(desk.tasks(Progress.NONE).tasks()).extracting(DeskTask::id).containsExactly("t-1");
     }
 
     @Test
@@ -275,5 +276,32 @@ class DeskServerTest {
                         HttpResponse.BodyHandlers.ofString());
 
         assertThat(page.body()).contains("&lt;script&gt;", "a &amp; b").doesNotContain("<script>");
+    }
+
+    @Test
+    void aPortThatIsTakenLeavesNothingOpen() throws IOException {
+        int port = java.net.URI.create(server.address()).getPort();
+        Path other = folder.resolve("other");
+
+        assertThatThrownBy(() -> DeskServer.start(port, other, Clock.systemUTC()))
+                .isInstanceOf(IOException.class);
+
+        assertThat(other).doesNotExist();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"/tasks/give-back", "/tasks//give-back", "/tasks/none/give-back", "/tasks/", "/tasks/%00", "/x"})
+    void anAddressThatIsNoneIsAnswered(String path) throws Exception {
+        java.net.http.HttpClient client = java.net.http.HttpClient.newHttpClient();
+        for (String method : List.of("GET", "POST")) {
+            int status = client.send(
+                            java.net.http.HttpRequest.newBuilder(java.net.URI.create(server.address() + path))
+                                    .method(method, java.net.http.HttpRequest.BodyPublishers.ofString("reason=x"))
+                                    .build(),
+                            java.net.http.HttpResponse.BodyHandlers.ofString())
+                    .statusCode();
+            assertThat(status).as(method).isIn(303, 404);
+        }
     }
 }

@@ -123,4 +123,18 @@ class XmlFormatTest {
                         () -> DocumentSample.of("a.xml", "<a>".repeat(10_000)).open())
                 .isInstanceOf(CannotProceedException.class);
     }
+
+    @Test
+    void aSelectorThatSearchesWithinASearchWithinASearchIsListedAsBroken() throws IOException {
+        String rules = "<its:rules xmlns:its='http://www.w3.org/2005/11/its' version='2.0'>"
+                + "<its:translateRule selector='//*[//*[//*[//*[//*]]]]' translate='no'/>"
+                + "<its:translateRule selector='//para[.//code]' translate='no'/></its:rules>";
+        DocumentSample sample = choosing();
+        DocumentSample ruled = sample.with(sample.options().with(DocumentOptions.DEFAULT.withItsRules(rules)));
+
+        assertThat(ruled.open().document().problems())
+                .extracting(Problem::message)
+                .anyMatch(message -> message.contains("//*[//*[//*[//*[//*]]]]"));
+        assertThat(ruled.extracted()).noneMatch(line -> line.startsWith("para 1: Press"));
+    }
 }

@@ -35,6 +35,9 @@ public final class Checking {
     private final LaneSession session;
     private final LiveFindings live;
     private Profile profile;
+    /** Profiles that are being written. */
+    private int beingSet;
+
     /** Set by the work in the background that reads the files of the profile; whatever waits behind it checks by it. */
     private volatile CheckRun checks;
 
@@ -106,11 +109,25 @@ public final class Checking {
         return profile;
     }
 
-    /** Makes this the lane's profile and checks everything by it. */
+    /** Makes this the lane's profile, and checks everything by it as soon as it is; where it cannot be written, the one before holds. */
     public void setProfile(Profile other) {
         if (!other.equals(profile)) {
-            session.lane().settings().setProfile(other).whenComplete(session::sayFailure);
+            profile = other;
+            beingSet++;
+            session.lane()
+                    .settings()
+                    .setProfile(other)
+                    .whenComplete((done, failure) -> session.inWindow(() -> profileSet(failure)));
+        }
+    }
+
+    private void profileSet(Throwable failure) {
+        beingSet--;
+        session.sayFailure(null, failure);
+        // Of several in a row, the last is what holds.
+        if (beingSet == 0) {
             profileChanged();
+            session.changed(Topic.SETTINGS);
         }
     }
 

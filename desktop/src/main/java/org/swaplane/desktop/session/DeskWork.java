@@ -17,6 +17,7 @@ import org.swaplane.desk.DeskTask;
 import org.swaplane.desk.DeskVerdict;
 import org.swaplane.desk.DownloadOptions;
 import org.swaplane.desk.HttpClientDesk;
+import org.swaplane.desk.OfferedTasks;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.intake.TaskIntake;
 import org.swaplane.lane.DeskJob;
@@ -24,6 +25,7 @@ import org.swaplane.lane.DeskJobs;
 import org.swaplane.lane.LaneDetail;
 import org.swaplane.lane.LaneWriter;
 import org.swaplane.lane.Track;
+import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 
 /** The lane's client desk: its tasks, and what this lane does with them. */
@@ -109,11 +111,15 @@ public final class DeskWork {
         if (!address.isEmpty()) {
             try {
                 ClientDesk desk = new HttpClientDesk(address);
-                offered.addAll(desk.tasks(progress));
+                OfferedTasks tasks = desk.tasks(progress);
+                offered.addAll(tasks.tasks());
+                wrong = Strings.few(tasks.refused(), "\n");
                 if (!readOnly) {
                     jobs().refresh(desk, address, progress);
                 }
-            } catch (IOException | RuntimeException e) {
+            } catch (CannotProceedException e) {
+                wrong = e.getMessage();
+            } catch (IOException e) {
                 wrong = e.getMessage() == null ? e.toString() : e.getMessage();
             }
         }

@@ -13,6 +13,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.format.Source;
+import org.swaplane.lane.LaneWriter;
 import org.swaplane.lane.ProofStore;
 import org.swaplane.lane.Proving;
 import org.swaplane.lane.Track;
@@ -192,7 +193,12 @@ public final class DryRuns {
     }
 
     public void set(PseudoSettings settings) {
-        session.lane().settings().setPseudo(settings).whenComplete(session::sayFailure);
+        // What runs next runs by it, so that it waits its turn with that.
+        session.background()
+                .run(
+                        Strings.text("task.settings"),
+                        progress -> LaneWriter.await(session.lane().settings().setPseudo(settings)),
+                        done -> {});
     }
 
     /** Writes the report on all dry runs and opens it. */

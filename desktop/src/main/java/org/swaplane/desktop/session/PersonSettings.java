@@ -2,9 +2,7 @@ package org.swaplane.desktop.session;
 
 import java.io.IOException;
 import java.io.Reader;
-import java.io.StringReader;
 import java.io.StringWriter;
-import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -24,7 +22,9 @@ import java.util.logging.Logger;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.PrivateFile;
 import org.swaplane.lane.Initials;
+import org.swaplane.task.Durable;
 
 /**
  * What holds for a person in all lanes: name, languages, looks, keys, the lanes that were opened. Kept in a file of its own, apart from the
@@ -72,12 +72,27 @@ public final class PersonSettings {
         PersonSettings settings = new PersonSettings(Optional.of(file));
         if (Files.exists(file)) {
             try (Reader in = Files.newBufferedReader(file)) {
+                PrivateFile.restrict(file);
                 settings.values.load(in);
             } catch (IOException | IllegalArgumentException e) {
                 LOG.log(Level.WARNING, "the settings in {0} cannot be read: {1}", new Object[] {file, e.getMessage()});
+                setApart(file);
             }
         }
         return settings;
+    }
+
+    /** What cannot be read today is not overwritten by what is set next. */
+    private static void setApart(Path file) {
+        try {
+            Files.copy(
+                    file,
+                    file.resolveSibling(file.getFileName() + ".unreadable"),
+                    StandardCopyOption.REPLACE_EXISTING,
+                    StandardCopyOption.COPY_ATTRIBUTES);
+        } catch (IOException e) {
+            LOG.log(Level.WARNING, "the settings that cannot be read are not kept", e);
+        }
     }
 
     /** Those of the person who runs the program, where programs of this system keep such things. */
@@ -444,14 +459,15 @@ public final class PersonSettings {
         file.ifPresent(path -> WRITER.execute(() -> write(path, written.toString())));
     }
 
+    /** Only the person can read them: the keys of services are among them. */
     private static void write(Path path, String text) {
         try {
             Files.createDirectories(path.getParent());
             Path beside = path.resolveSibling(path.getFileName() + ".new");
-            try (Writer out = Files.newBufferedWriter(beside);
-                    Reader in = new StringReader(text)) {
-                in.transferTo(out);
-            }
+            Files.deleteIfExists(beside);
+            PrivateFile.create(beside);
+            Files.writeString(beside, text);
+            Durable.file(beside);
             Files.move(beside, path, StandardCopyOption.REPLACE_EXISTING);
         } catch (IOException e) {
             LOG.log(Level.WARNING, "the settings cannot be kept in {0}: {1}", new Object[] {path, e.getMessage()});

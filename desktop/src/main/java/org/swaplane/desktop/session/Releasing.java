@@ -194,7 +194,7 @@ public final class Releasing {
             }
         } catch (CancelledException e) {
             all = true;
-        } catch (IOException | RuntimeException e) {
+        } catch (IOException | CannotProceedException e) {
             failure = Optional.of(e);
         }
         ReleaseStore store = session.lane().releases();

@@ -17,6 +17,7 @@ import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyCombination.ModifierValue;
 import javafx.scene.input.KeyEvent;
+import org.swaplane.desktop.session.Notification;
 import org.swaplane.desktop.session.PersonSettings;
 import org.swaplane.desktop.text.Strings;
 import org.swaplane.format.NewFile;
@@ -116,8 +117,10 @@ public final class KeyBindings {
             try {
                 java.util.function.Supplier<String> done = work.run();
                 Platform.runLater(() -> said.accept(done.get()));
-            } catch (IOException | RuntimeException e) {
+            } catch (IOException e) {
                 Platform.runLater(() -> said.accept(Strings.text("keys.failed", String.valueOf(e.getMessage()))));
+            } catch (RuntimeException e) {
+                Platform.runLater(() -> said.accept(Notification.sentence(e)));
             }
         });
     }

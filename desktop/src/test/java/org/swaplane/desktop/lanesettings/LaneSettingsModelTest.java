@@ -36,11 +36,11 @@ class LaneSettingsModelTest {
         assertThat(model.value(LaneDetail.IDLE_LIMIT_SECONDS)).isEqualTo("60");
 
         bench.run(() -> model.set(LaneDetail.IDLE_LIMIT_SECONDS, " 90 "));
-        assertThat(model.isOwn(LaneDetail.IDLE_LIMIT_SECONDS)).isTrue();
+        bench.until(() -> model.isOwn(LaneDetail.IDLE_LIMIT_SECONDS));
         assertThat(bench.session.lane().settings().idleLimit()).hasSeconds(90);
 
         bench.run(() -> model.reset(LaneDetail.IDLE_LIMIT_SECONDS));
-        assertThat(model.isOwn(LaneDetail.IDLE_LIMIT_SECONDS)).isFalse();
+        bench.until(() -> !model.isOwn(LaneDetail.IDLE_LIMIT_SECONDS));
         assertThat(bench.session.lane().settings().idleLimit()).hasSeconds(60);
     }
 

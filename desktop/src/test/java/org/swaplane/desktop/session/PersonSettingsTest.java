@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
@@ -85,5 +86,31 @@ class PersonSettingsTest {
 
         assertThat(PersonSettings.in(folder.resolve("settings.properties")).instructions())
                 .containsExactly("Bitte siezen.\nKeine Abkürzungen.", "Only the captions.");
+    }
+
+    @Test
+    void onlyThePersonCanReadThem() throws Exception {
+        Path file = folder.resolve("defaults.properties");
+        Files.writeString(file, "name=Mara\n");
+        PersonSettings settings = PersonSettings.in(file);
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
+                .isEqualTo("rw-------");
+
+        settings.setName("Mara Lind");
+        PersonSettings.settle();
+
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
+                .isEqualTo("rw-------");
+        assertThat(PersonSettings.in(file).name()).isEqualTo("Mara Lind");
+    }
+
+    @Test
+    void whatCannotBeReadIsKeptBesideWhatIsSetNext() throws Exception {
+        Path file = folder.resolve("defaults.properties");
+        Files.writeString(file, "name=Mara\\u12");
+        PersonSettings.in(file).setName("Mara Lind");
+        PersonSettings.settle();
+
+        assertThat(folder.resolve("defaults.properties.unreadable")).hasContent("name=Mara\\u12");
     }
 }

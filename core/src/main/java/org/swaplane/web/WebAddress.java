@@ -1,8 +1,9 @@
-package org.swaplane.task;
+package org.swaplane.web;
 
 import java.net.InetAddress;
 import java.net.URI;
 import java.net.UnknownHostException;
+import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
 
 /** The address of a service that a person entered. */
