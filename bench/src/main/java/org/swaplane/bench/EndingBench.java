@@ -39,9 +39,9 @@ public final class EndingBench {
     private static final int SEGMENTS = 6000;
     private static final int MOST_TEXTS = 6;
     private static final String READY = "ready";
-    private static final long SHOWN_MILLIS = 1200;
-    /** What is typed this short before a kill may still be on its way from the keyboard. */
-    private static final long ON_ITS_WAY_MILLIS = 300;
+    private static final long SHOWN_MILLIS = 2000;
+    /** What is typed this short before a kill may still be on its way from the keyboard, on a machine that has other things to do as well. */
+    private static final long ON_ITS_WAY_MILLIS = 1500;
 
     private final Path folder;
     private final boolean kills;
@@ -90,7 +90,7 @@ public final class EndingBench {
             try {
                 Thread.sleep(100);
                 Platform.runLater(() -> ready.complete(Window.getWindows().stream()
-                        .anyMatch(each -> each.isShowing() && each.getScene().getFocusOwner() != null)));
+                        .anyMatch(each -> each.isFocused() && each.getScene().getFocusOwner() != null)));
                 if (ready.get()) {
                     System.out.println(READY);
                     return;
@@ -148,16 +148,16 @@ public final class EndingBench {
         }
         Thread.sleep(SHOWN_MILLIS);
         keys("key", "alt+4");
-        Thread.sleep(400);
+        Thread.sleep(800);
         // The first segment that nobody typed into, wherever the last round ended.
         keys("key", "ctrl+k");
-        Thread.sleep(250);
+        Thread.sleep(500);
         keys("type", "--delay", "10", NEXT_EMPTY);
-        Thread.sleep(250);
+        Thread.sleep(500);
         keys("key", "Return");
-        Thread.sleep(250);
+        Thread.sleep(500);
         List<Typed> typed = type(round);
-        Thread.sleep(random.nextInt(700));
+        Thread.sleep(random.nextInt(kills ? 3000 : 700));
         long end = System.nanoTime();
         end(window);
         if (!window.waitFor(60, TimeUnit.SECONDS)) {
@@ -171,7 +171,7 @@ public final class EndingBench {
         List<Typed> typed = new ArrayList<>();
         int texts = 1 + random.nextInt(MOST_TEXTS);
         for (int i = 0; i < texts; i++) {
-            String text = "r" + round + "t" + i + "x" + Integer.toString(random.nextInt(1 << 24), 36) + "z";
+            String text = "r" + round + "t" + i + "x" + random.nextInt(1 << 24) + "z";
             keys("type", "--delay", String.valueOf(4 + random.nextInt(20)), text);
             boolean confirmed = i < texts - 1 || random.nextBoolean();
             if (confirmed) {

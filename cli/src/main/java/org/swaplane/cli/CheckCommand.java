@@ -3,6 +3,7 @@ package org.swaplane.cli;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -10,6 +11,7 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import org.swaplane.check.CheckMaterial;
 import org.swaplane.check.CheckRun;
+import org.swaplane.check.CheckedFiles;
 import org.swaplane.check.Finding;
 import org.swaplane.check.Profile;
 import org.swaplane.compare.Span;
@@ -47,6 +49,12 @@ final class CheckCommand implements Callable<Integer> {
             description = "Also writes a report: OUT ends with .html, .docx or .xlsx.")
     private Path report;
 
+    @Option(
+            names = "--each",
+            description =
+                    "Look at each file alone; without it, inconsistencies are found across all files of a language pair.")
+    private boolean each;
+
     @Option(names = "--force", description = "Replace OUT when it exists.")
     private boolean force;
 
@@ -60,11 +68,52 @@ final class CheckCommand implements Callable<Integer> {
         if (report != null) {
             ReportForm.require(report);
         }
-        int status = files.run((file, entry) -> check(file, bilingual(Source.of(file)), entry));
+        Map<Path, CheckedFile> together = each ? Map.of() : checkTogether();
+        int status = files.run((file, entry) -> {
+            CheckedFile checked = together.get(file);
+            return report(file, checked != null ? checked : checkAlone(file), entry);
+        });
         if (report != null) {
             ReportForm.write(new CheckReport(files.names(), segments, lines, List.of()).report(), report, force);
         }
         return status;
+    }
+
+    /** One of several files that were checked together, with what was found in it. */
+    private record CheckedFile(
+            List<Path> paths, List<BilingualDocument> documents, int index, List<CheckedFiles.Located> findings) {
+        BilingualDocument document() {
+            return documents.get(index);
+        }
+    }
+
+    private CheckedFile checkAlone(Path file) throws IOException {
+        List<BilingualDocument> alone = List.of(bilingual(Source.of(file)));
+        return new CheckedFile(
+                List.of(file),
+                alone,
+                0,
+                CheckedFiles.check(checks, alone, Progress.NONE).get(0));
+    }
+
+    /** One that cannot be read is left out here, and said in its turn. */
+    private Map<Path, CheckedFile> checkTogether() {
+        List<Path> paths = new ArrayList<>();
+        List<BilingualDocument> documents = new ArrayList<>();
+        for (Path file : files.paths()) {
+            try {
+                documents.add(bilingual(Source.of(file)));
+                paths.add(file);
+            } catch (CannotProceedException | IOException e) {
+                continue;
+            }
+        }
+        List<List<CheckedFiles.Located>> findings = CheckedFiles.check(checks, documents, Progress.NONE);
+        Map<Path, CheckedFile> checked = new HashMap<>();
+        for (int i = 0; i < documents.size(); i++) {
+            checked.put(paths.get(i), new CheckedFile(paths, documents, i, findings.get(i)));
+        }
+        return checked;
     }
 
     /** What stands in two languages; a document in one has nothing to compare. */
@@ -72,6 +121,9 @@ final class CheckCommand implements Callable<Integer> {
         BilingualFile file = FormatRegistry.ofInstalled().open(source, Progress.NONE);
         if (file instanceof DocumentFile) {
             throw new CannotProceedException(source.name(), "command.no-target-to-check");
+        }
+        if (file.document().segments().isEmpty()) {
+            throw new CannotProceedException(source.name(), "command.no-pairs-to-check");
         }
         return file.document();
     }
@@ -84,8 +136,10 @@ final class CheckCommand implements Callable<Integer> {
                 read, CheckMaterial.read(read, profile.toAbsolutePath().getParent()));
     }
 
-    private boolean check(Path file, BilingualDocument document, Map<String, Object> report) {
-        List<Finding> findings = checks.run(document, Progress.NONE);
+    private boolean report(Path file, CheckedFile checked, Map<String, Object> report) {
+        BilingualDocument document = checked.document();
+        List<Finding> findings =
+                checked.findings().stream().map(CheckedFiles.Located::finding).toList();
         segments += document.segments().size();
         if (this.report != null) {
             findings.forEach(finding -> lines.add(line(file, finding, document)));
@@ -96,7 +150,9 @@ final class CheckCommand implements Callable<Integer> {
         report.put("segments", document.segments().size());
         report.put(
                 "findings",
-                findings.stream().map(finding -> entry(finding, document)).toList());
+                checked.findings().stream()
+                        .map(located -> entry(located, checked))
+                        .toList());
         if (!files.json()) {
             findings.forEach(finding -> System.out.printf(
                     Locale.ROOT, "%s: %s: %s [%s]%n", file, finding.unit(), finding.message(), finding.check()));
@@ -118,7 +174,9 @@ final class CheckCommand implements Callable<Integer> {
                 "");
     }
 
-    private static Map<String, Object> entry(Finding finding, BilingualDocument document) {
+    private static Map<String, Object> entry(CheckedFiles.Located located, CheckedFile checked) {
+        Finding finding = located.finding();
+        BilingualDocument document = checked.document();
         var source = document.segments().get(finding.segment()).source();
         Map<String, Object> entry = new LinkedHashMap<>();
         entry.put("check", finding.check());
@@ -133,7 +191,19 @@ final class CheckCommand implements Callable<Integer> {
                 finding.suggestion()
                         .map(fixed -> TagNotation.write(fixed, source))
                         .orElse(null));
+        if (!located.others().isEmpty()) {
+            entry.put(
+                    "in",
+                    located.others().stream()
+                            .map(place -> place(place, checked))
+                            .toList());
+        }
         return entry;
+    }
+
+    private static Map<String, String> place(CheckedFiles.Place place, CheckedFile checked) {
+        Segment segment = checked.documents().get(place.file()).segments().get(place.segment());
+        return Map.of("path", checked.paths().get(place.file()).toString(), "segment", segment.key());
     }
 
     private static List<List<Integer>> offsets(List<Span> spans) {

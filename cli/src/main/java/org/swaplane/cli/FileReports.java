@@ -38,6 +38,10 @@ final class FileReports {
         return files.stream().map(file -> file.getFileName().toString()).collect(Collectors.joining(", "));
     }
 
+    List<Path> paths() {
+        return files;
+    }
+
     boolean json() {
         return json;
     }

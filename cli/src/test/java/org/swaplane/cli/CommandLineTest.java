@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.TimeZone;
@@ -84,6 +85,84 @@ class CommandLineTest extends CommandTest {
         assertThat(finding.get("severity").asText()).isEqualTo("error");
         assertThat(finding.get("suggestion").asText())
                 .isEqualTo("Die Nachmittagsüberfahrt startet um 14:05 Uhr an Pier 3.");
+    }
+
+    private Path xliff(String name, String language, String... sourcesAndTargets) throws IOException {
+        StringBuilder units = new StringBuilder();
+        for (int i = 0; i < sourcesAndTargets.length; i += 2) {
+            units.append("<trans-unit id='u")
+                    .append(i / 2)
+                    .append("'><source>")
+                    .append(sourcesAndTargets[i])
+                    .append("</source><target>")
+                    .append(sourcesAndTargets[i + 1])
+                    .append("</target></trans-unit>");
+        }
+        return Files.writeString(
+                folder.resolve(name),
+                "<xliff version='1.2' xmlns='urn:oasis:names:tc:xliff:document:1.2'><file original='x' source-language='en'"
+                        + " target-language='" + language + "' datatype='plaintext'><body>" + units
+                        + "</body></file></xliff>");
+    }
+
+    @Test
+    void whatIsInconsistentAcrossFilesOfALanguagePairStandsInEachOfThem() throws IOException {
+        Path one = xliff("one.xlf", "de", "Upper deck", "Oberdeck", "Pier", "Anleger");
+        Path two = xliff("two.xlf", "de", "Upper deck", "Deck oben");
+        Path french = xliff("three.xlf", "fr", "Upper deck", "Pont sup");
+
+        assertThat(run("check", "--json", one, two, french)).isEqualTo(1);
+        List<JsonNode> files = new ArrayList<>();
+        json().get("files").forEach(files::add);
+        assertThat(files.get(0).get("findings")).hasSize(1);
+        JsonNode finding = files.get(1).get("findings").get(0);
+        assertThat(finding.get("check").asText()).isEqualTo("inconsistent-target");
+        assertThat(finding.get("in").get(0).get("path").asText()).isEqualTo(one.toString());
+        assertThat(finding.get("in").get(0).get("segment").asText()).isEqualTo("u0");
+        assertThat(files.get(0)
+                        .get("findings")
+                        .get(0)
+                        .get("in")
+                        .get(0)
+                        .get("path")
+                        .asText())
+                .isEqualTo(two.toString());
+        assertThat(files.get(2).get("findings")).isEmpty();
+
+        assertThat(run("check", "--json", "--each", one, two, french)).isZero();
+    }
+
+    @Test
+    void aFileWithoutPairsIsNeverSaidToBeInOrder() throws IOException {
+        Path empty = xliff("empty.xlf", "de");
+        Path sound = xliff("sound.xlf", "de", "Pier", "Anleger");
+        Path copy = folder.resolve("copy.docx");
+        run("convert", demo, "-o", copy);
+
+        assertThat(run("check", "--json", empty, sound)).isEqualTo(2);
+        assertThat(json().get("files").get(0).get("error").asText()).contains("empty.xlf");
+        assertThat(json().get("files").get(1).get("findings")).isEmpty();
+        for (String ending : List.of("docx", "html")) {
+            Path written = folder.resolve("a-copy." + ending);
+            run("convert", demo, "-o", written);
+            assertThat(run("check", written)).as(ending).isEqualTo(2);
+        }
+    }
+
+    @Test
+    void anEmptyTargetIsOpenWhateverTheFileSaysOfIt() throws IOException {
+        Path file = xliff("said.xlf", "de", "Upper deck", "", "1", "");
+        Files.writeString(
+                file,
+                Files.readString(file)
+                        .replace("<trans-unit ", "<trans-unit approved='yes' ")
+                        .replace("<target>", "<target state='final'>"));
+
+        run("inspect", "--json", file);
+
+        JsonNode states = json().get("files").get(0).get("states");
+        assertThat(states.get("initial").asInt()).isEqualTo(2);
+        assertThat(states.get("final").asInt()).isZero();
     }
 
     @Test

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.concurrent.ForkJoinPool;
@@ -72,6 +73,19 @@ public final class DocumentCheck {
                 }
             }
         }
+    }
+
+    /** The segments that have the same source, or the same target, as this one, itself among them: those that a check compares. */
+    List<Integer> alike(int position, String check) {
+        return check.equals(SameSources.ID) ? sources.of(position) : targets.of(position);
+    }
+
+    /** What that check says of a segment beside another one, by the profile. */
+    Optional<Finding> besides(int position, int other, String check) {
+        CheckedSegment here = segments.apply(position);
+        CheckedSegment there = segments.apply(other);
+        return (check.equals(SameSources.ID) ? SameSources.besides(here, there) : targets.besides(here, there))
+                .flatMap(checks::applyProfile);
     }
 
     private void keepOwn(int position, List<Finding> findings) {

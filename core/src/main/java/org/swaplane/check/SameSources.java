@@ -20,7 +20,7 @@ import org.swaplane.wording.Phrase;
 
 /** Segments of a document that have the same source, whose targets are expected to be the same too (check {@code inconsistent-target}). */
 final class SameSources {
-    private static final String ID = "inconsistent-target";
+    static final String ID = "inconsistent-target";
 
     private final Map<Integer, List<Integer>> groups = new HashMap<>();
 
@@ -134,6 +134,14 @@ final class SameSources {
                 List.of(),
                 List.of(),
                 Optional.of(usual));
+    }
+
+    /** That a segment has another target than one with the same source; nothing where it has none, or the same. */
+    static Optional<Finding> besides(CheckedSegment segment, CheckedSegment other) {
+        boolean differs = !segment.segment().locked()
+                && !segment.targetText().isBlank()
+                && !segment.target().sameAs(other.target());
+        return differs ? Optional.of(different(segment, other.target(), false)) : Optional.empty();
     }
 
     /** What most others have is suggested where it is {@code clear} which that is. */

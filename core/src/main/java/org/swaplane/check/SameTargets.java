@@ -24,7 +24,7 @@ import org.swaplane.wording.Phrase;
  * some length: two words can well be one in another language. Not thread-safe; it follows the edits of a document.
  */
 final class SameTargets {
-    private static final String ID = "inconsistent-source";
+    static final String ID = "inconsistent-source";
     private static final int FEWEST_WORDS = 4;
 
     private final Profile.Consistency consistency;
@@ -139,6 +139,19 @@ final class SameTargets {
                 .filter(each -> each != usual)
                 .flatMap(List::stream)
                 .forEach(each -> findings.put(each, different(segments.apply(each), source)));
+    }
+
+    /** All segments with the target of this one, itself among them. */
+    List<Integer> of(int position) {
+        Long key = keys.get(position);
+        return key == null ? List.of(position) : group(key);
+    }
+
+    /** That a segment has another source than one with the same target; nothing where it is the same. */
+    Optional<Finding> besides(CheckedSegment segment, CheckedSegment other) {
+        return folded(segment.source()).equals(folded(other.source()))
+                ? Optional.empty()
+                : Optional.of(different(segment, other.source()));
     }
 
     private static Finding different(CheckedSegment here, Content usual) {

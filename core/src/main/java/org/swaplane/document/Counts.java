@@ -48,7 +48,7 @@ public record Counts(
             tags += segment.source().tags().size();
             locked += segment.locked() ? 1 : 0;
             prefilled += segment.prefilled() ? 1 : 0;
-            states.merge(segment.state(), 1, Integer::sum);
+            states.merge(segment.countedState(), 1, Integer::sum);
             before = segment;
         }
         return new Counts(units, segments.size(), words, characters, tags, locked, states, prefilled);

@@ -100,6 +100,23 @@ public record Segment(
         return other == part ? this : new Segment(key, other, unit, source, target, state, nativeState, lock, about);
     }
 
+    /**
+     * Whether its source has a word and its target has none. Then it is open, whatever its state, a lock or a rule says, unless the file itself
+     * says that it must not be translated.
+     */
+    public boolean isUntranslated() {
+        return lock != Lock.FILE && lock != Lock.STRUCTURE && !hasWord(target) && hasWord(source);
+    }
+
+    private static boolean hasWord(Content content) {
+        return content.plainText().codePoints().anyMatch(Character::isLetterOrDigit);
+    }
+
+    /** The state that counts: what is not translated has not come anywhere. */
+    public State countedState() {
+        return isUntranslated() ? State.INITIAL : state;
+    }
+
     /** Whether the target is only a copy of the source and nobody has claimed it as a translation. */
     public boolean prefilled() {
         return !locked() && state.compareTo(State.REVIEWED) < 0 && !target.isEmpty() && target.sameAs(source);

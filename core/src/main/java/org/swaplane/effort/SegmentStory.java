@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import org.swaplane.compare.EditDistance;
 import org.swaplane.compare.Symbols;
 import org.swaplane.content.Content;
@@ -15,7 +16,11 @@ import org.swaplane.document.State;
  * received or filled: what comes before the first change that a person makes, and what comes before the period, is its beginning.
  */
 public final class SegmentStory {
+    /** An empty text is written shorter than this. */
+    private static final int SHORT = 40;
+
     private final Function<String, Content> texts;
+    private final Predicate<String> fills;
     private String start;
     private State stateBefore = State.INITIAL;
     private String now = "";
@@ -55,9 +60,13 @@ public final class SegmentStory {
         }
     }
 
-    /** @param texts reads a text as the journal writes it */
-    public SegmentStory(Function<String, Content> texts) {
+    /**
+     * @param texts reads a text as the journal writes it
+     * @param fills whether a text of an origin was filled in, and nobody's translation
+     */
+    public SegmentStory(Function<String, Content> texts, Predicate<String> fills) {
         this.texts = texts;
+        this.fills = fills;
     }
 
     /** Tells the next change. */
@@ -100,8 +109,20 @@ public final class SegmentStory {
         return words;
     }
 
-    /** What was done, with the words of the source and the time that somebody was here. */
-    public SegmentWork end(long track, int version, String key, int sourceWords, long activeMillis) {
+    private SegmentWork.Beginning beginning() {
+        if (start.length() < SHORT && texts.apply(start).plainText().isBlank()) {
+            return SegmentWork.Beginning.EMPTY;
+        }
+        return fills.test(origin) ? SegmentWork.Beginning.FILLED : SegmentWork.Beginning.TRANSLATED;
+    }
+
+    /**
+     * What was done, with the words of the source and the time that somebody was here.
+     *
+     * @param untouched what is there where no change was told
+     */
+    public SegmentWork end(
+            long track, int version, String key, int sourceWords, SegmentWork.Beginning untouched, long activeMillis) {
         int distance = 0;
         int similarity = EditDistance.SAME;
         SegmentWork.Outcome outcome = SegmentWork.Outcome.UNTOUCHED;
@@ -126,6 +147,7 @@ public final class SegmentStory {
                 outcome,
                 distance,
                 similarity,
+                start == null ? untouched : beginning(),
                 origin,
                 translator,
                 List.copyOf(people),

@@ -10,6 +10,7 @@ import org.swaplane.document.State;
  * @param words of its source
  * @param distance between the text when the work began and the text now
  * @param similarity of both in percent
+ * @param beginning what was there when the work began
  * @param origin where the text came from that the work began with, as the journal names it
  * @param translator who sent that text back in a copy; empty where nobody did
  * @param people who changed the text or the state
@@ -24,6 +25,7 @@ public record SegmentWork(
         Outcome outcome,
         int distance,
         int similarity,
+        Beginning beginning,
         String origin,
         String translator,
         List<String> people,
@@ -41,11 +43,21 @@ public record SegmentWork(
         UNTOUCHED
     }
 
-    /** Whether it was translated or reviewed. */
+    /** What was there when the work began. */
+    public enum Beginning {
+        EMPTY,
+        /** A match of a memory, or a draft of a service, that nobody had confirmed. */
+        FILLED,
+        /** A translation that somebody made. */
+        TRANSLATED
+    }
+
+    /**
+     * Whether it was translated or reviewed, words and time alike: a translation is what begins with nothing, or with what a memory or a
+     * service offered; everything else is a review.
+     */
     public Activity activity() {
-        return outcome == Outcome.ADDED || outcome == Outcome.UNTOUCHED && stateBefore == State.INITIAL
-                ? Activity.TRANSLATION
-                : Activity.REVIEW;
+        return beginning == Beginning.TRANSLATED ? Activity.REVIEW : Activity.TRANSLATION;
     }
 
     public boolean isChanged() {

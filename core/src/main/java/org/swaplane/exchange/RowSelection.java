@@ -188,6 +188,6 @@ public record RowSelection(
     }
 
     private static boolean isOpen(Segment segment) {
-        return !segment.locked() && segment.state().ordinal() < State.REVIEWED.ordinal();
+        return !segment.locked() && segment.countedState().ordinal() < State.REVIEWED.ordinal();
     }
 }

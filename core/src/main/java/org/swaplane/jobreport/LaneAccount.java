@@ -1,10 +1,7 @@
 package org.swaplane.jobreport;
 
 import java.io.IOException;
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,7 +9,6 @@ import java.util.Set;
 import org.swaplane.effort.Activity;
 import org.swaplane.effort.SegmentWork;
 import org.swaplane.effort.TimeKey;
-import org.swaplane.exchange.Rate;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.LaneDetail;
 import org.swaplane.lane.Offer;
@@ -22,7 +18,6 @@ import org.swaplane.lane.Track;
 import org.swaplane.lane.Trip;
 import org.swaplane.memory.WordAnalysis;
 import org.swaplane.rates.Account;
-import org.swaplane.rates.AmountLine;
 import org.swaplane.rates.RateCard;
 import org.swaplane.rates.Work;
 import org.swaplane.task.Progress;
@@ -84,7 +79,7 @@ public final class LaneAccount {
         Map<Long, Map<Activity, Map<String, Long>>> words = new LinkedHashMap<>();
         facts.tracks().forEach(track -> words.put(track.id(), new LinkedHashMap<>()));
         for (SegmentWork each : facts.effort().segments()) {
-            boolean translation = isTranslation(each);
+            boolean translation = each.activity() == Activity.TRANSLATION;
             words.get(each.track())
                     .computeIfAbsent(translation ? Activity.TRANSLATION : Activity.REVIEW, any -> new LinkedHashMap<>())
                     .merge(
@@ -96,47 +91,39 @@ public final class LaneAccount {
         }
         words.forEach((id, byActivity) ->
                 byActivity.forEach((activity, byBand) -> work.add(work(tracks.get(id), "", activity, byBand, 0))));
-        addTimes(facts, tracks, work);
-        List<AmountLine> agreed = new ArrayList<>();
-        Set<String> byTheHour = new HashSet<>();
-        List<RateCard> cards = cards();
-        for (Trip trip : lane.trips().all()) {
-            if (tracks.containsKey(trip.track()) && isBack(trip, facts)) {
-                // Hours are entered for people and not for trips, so that they are paid with the first one only.
-                boolean again = trip.rate()
-                                .filter(rate -> rate.unit() == Rate.Unit.HOUR)
-                                .isPresent()
-                        && !byTheHour.add(trip.person());
-                if (!again) {
-                    addTrip(trip, tracks.get(trip.track()), facts, work, agreed);
-                }
-            }
+        AgreedWork agreed = new AgreedWork(facts);
+        List<Trip> back = lane.trips().all().stream()
+                .filter(trip -> tracks.containsKey(trip.track()) && isBack(trip, facts))
+                .toList();
+        for (Trip trip : back) {
+            trip.rate().ifPresent(rate -> agreed.add(trip, rate, tracks.get(trip.track())));
         }
-        return Account.of(together(work), cards).with(agreed);
+        // What was agreed for a trip comes before what a card says of the same work; never both.
+        back.stream()
+                .filter(trip -> trip.rate().isEmpty())
+                .forEach(trip -> work.add(work(
+                        tracks.get(trip.track()), trip.person(), activity(trip), Map.of("", (long) trip.words()), 0)));
+        addTimes(facts, agreed.times(), tracks, work);
+        return Account.of(together(work), cards()).with(agreed.lines());
     }
 
-    /** Filled and drafted texts are translations whoever confirms them; their match says how well they were known. */
-    private static boolean isTranslation(SegmentWork work) {
-        Origin.Kind kind = Origin.of(work.origin()).kind();
-        return work.outcome() == SegmentWork.Outcome.ADDED
-                || work.activity() == Activity.TRANSLATION
-                || kind == Origin.Kind.MEMORY
-                || kind == Origin.Kind.DRAFT;
+    private static Activity activity(Trip trip) {
+        return trip.purpose() == Purpose.TRANSLATION ? Activity.TRANSLATION : Activity.REVIEW;
     }
 
     private static String matchBand(SegmentWork work) {
         Origin origin = Origin.of(work.origin());
-        boolean match = origin.score() >= 0 && work.outcome() != SegmentWork.Outcome.ADDED;
+        boolean match = origin.score() >= 0 && work.beginning() == SegmentWork.Beginning.FILLED;
         return WordAnalysis.Band.ofScore(match ? origin.score() : -1).word();
     }
 
-    /** Time of the person of the lane is their own, that of others is theirs. */
-    private void addTimes(JobFacts facts, Map<Long, Track> tracks, List<Work> work) {
+    /** Time of the person of the lane is their own, that of others is theirs; what was agreed otherwise is left out. */
+    private void addTimes(JobFacts facts, Set<TimeKey> agreed, Map<Long, Track> tracks, List<Work> work) {
         String person = lane.settings().person();
         Track any = facts.tracks().isEmpty() ? null : facts.tracks().get(0);
         for (Map.Entry<TimeKey, Long> each : facts.effort().times().entrySet()) {
             Track track = tracks.getOrDefault(each.getKey().track(), any);
-            if (track != null) {
+            if (track != null && !agreed.contains(each.getKey())) {
                 String who =
                         each.getKey().who().equals(person) ? "" : each.getKey().who();
                 work.add(work(track, who, each.getKey().activity(), Map.of(), each.getValue()));
@@ -147,61 +134,6 @@ public final class LaneAccount {
     private static boolean isBack(Trip trip, JobFacts facts) {
         return trip.purpose() != Purpose.DELIVERY
                 && trip.back().filter(back -> facts.period().holds(back.at())).isPresent();
-    }
-
-    /** What a recipient gets: what was agreed for the trip, else what a card says of them. */
-    private void addTrip(Trip trip, Track track, JobFacts facts, List<Work> work, List<AmountLine> agreed) {
-        Activity activity = trip.purpose() == Purpose.TRANSLATION ? Activity.TRANSLATION : Activity.REVIEW;
-        if (trip.rate().isEmpty()) {
-            work.add(work(track, trip.person(), activity, Map.of("", (long) trip.words()), 0));
-            return;
-        }
-        Rate rate = trip.rate().get();
-        if (rate.unit() == Rate.Unit.WORD) {
-            agreed.add(agreedLine(
-                    AmountLine.Kind.WORDS,
-                    trip,
-                    track,
-                    activity,
-                    BigDecimal.valueOf(trip.words()),
-                    rate,
-                    BigDecimal.valueOf(trip.words()).multiply(rate.amount())));
-        } else {
-            long millis = facts.effort().millis(key -> key.byHand() && key.who().equals(trip.person()));
-            agreed.add(agreedLine(
-                    AmountLine.Kind.HOURS,
-                    trip,
-                    track,
-                    activity,
-                    Account.hours(millis),
-                    rate,
-                    BigDecimal.valueOf(millis)
-                            .multiply(rate.amount())
-                            .divide(BigDecimal.valueOf(3_600_000), 12, RoundingMode.HALF_UP)));
-        }
-    }
-
-    private static AmountLine agreedLine(
-            AmountLine.Kind kind,
-            Trip trip,
-            Track track,
-            Activity activity,
-            BigDecimal quantity,
-            Rate rate,
-            BigDecimal exact) {
-        int digits = Math.max(0, rate.currency().getDefaultFractionDigits());
-        return new AmountLine(
-                kind,
-                activity,
-                track.summary().sourceLanguage(),
-                track.summary().targetLanguage(),
-                trip.person(),
-                trip.code(),
-                quantity,
-                rate.amount(),
-                exact.setScale(digits, RoundingMode.HALF_UP),
-                rate.currency(),
-                false);
     }
 
     /** Adds up what is of the same languages, person and activity, so that it is rounded once. */

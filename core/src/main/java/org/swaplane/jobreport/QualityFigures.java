@@ -121,9 +121,17 @@ final class QualityFigures {
                                         .passMark()
                                         .stripTrailingZeros()
                                         .scale())),
-                Cell.of(
-                        text(score.passed() ? "quality.passed" : "quality.not-passed"),
-                        score.passed() ? Cell.Tone.GOOD : Cell.Tone.BAD));
+                result(evaluation, score));
+    }
+
+    /** A result is there when the evaluation is closed: until then, words are counted that nobody may have evaluated. */
+    private static Cell result(Evaluation evaluation, QualityScore score) {
+        if (evaluation.isOpen()) {
+            return Cell.of(text("quality.open"));
+        }
+        return Cell.of(
+                text(score.passed() ? "quality.passed" : "quality.not-passed"),
+                score.passed() ? Cell.Tone.GOOD : Cell.Tone.BAD);
     }
 
     private Figures categories(Evaluation evaluation, List<QualityError> counted) {
@@ -252,7 +260,7 @@ final class QualityFigures {
                     shown.number(count),
                     shown.number(here.size()),
                     score.score().map(each -> shown.decimal(each, 2)).orElseGet(shown::none),
-                    Cell.of(text(score.passed() ? "quality.passed" : "quality.not-passed")));
+                    result(evaluation, score));
         });
         return table.isEmpty() ? Optional.empty() : Optional.of(table.build());
     }

@@ -64,6 +64,11 @@ final class EffortReader {
     /** What many changes have in common. */
     private record Manner(boolean prepares, String who, String translator, State state, int words, String origin) {}
 
+    /** What the file of today says of a segment. */
+    private record InFile(int words, boolean empty) {
+        static final InFile GONE = new InFile(0, false);
+    }
+
     /** A segment of a version. */
     private record Place(int version, String key) {}
 
@@ -111,6 +116,11 @@ final class EffortReader {
                 parts[5]);
     }
 
+    private static boolean isFilled(String origin) {
+        Origin.Kind kind = Origin.of(origin).kind();
+        return kind == Origin.Kind.MEMORY || kind == Origin.Kind.DRAFT;
+    }
+
     /** Whether time at a track is spoken of; that of the lane as a whole always is. */
     private boolean isMeant(long track) {
         return track == 0 || tracks.stream().anyMatch(each -> each.id() == track);
@@ -151,11 +161,12 @@ final class EffortReader {
         private final Track track;
         private final Map<Place, List<Stay>> stays = new LinkedHashMap<>();
         private final Map<Place, Integer> visitedWords = new HashMap<>();
+        private final Map<Place, Boolean> emptyWhenVisited = new HashMap<>();
         private final List<SegmentWork> segments = new ArrayList<>();
         private final Map<TimeKey, Long> times = new HashMap<>();
         private final Map<String, LocalDate> days = new HashMap<>();
         private final Map<String, Manner> manners = new HashMap<>();
-        private Optional<Map<String, Integer>> wordsOfFile = Optional.empty();
+        private Optional<Map<String, InFile>> inFile = Optional.empty();
         private final Map<Place, SegmentStory> stories = new LinkedHashMap<>();
 
         TrackReader(Track track) {
@@ -196,9 +207,13 @@ final class EffortReader {
                             stays.computeIfAbsent(place, any -> new ArrayList<>(1))
                                     .add(new Stay(row.getString(3), day, row.getLong(5)));
                             visitedWords.merge(place, row.getInt(6), Math::max);
+                            if (row.getInt(7) >= 0) {
+                                emptyWhenVisited.putIfAbsent(place, row.getInt(7) > 0);
+                            }
                         }
                     },
-                    "select version, key, who, began_at, active_ms, words from visit where track = ?",
+                    "select version, key, who, began_at, active_ms, words, target_empty from visit where track = ?"
+                            + " order by id",
                     track.id());
         }
 
@@ -208,7 +223,7 @@ final class EffortReader {
         }
 
         private SegmentStory begin() {
-            return new SegmentStory(ContentCodec::read);
+            return new SegmentStory(ContentCodec::read, EffortReader::isFilled);
         }
 
         private void change(ResultSet row) throws SQLException {
@@ -250,7 +265,8 @@ final class EffortReader {
                     track.id(),
                     place.version(),
                     place.key(),
-                    words >= 0 ? words : wordsOfFile(place.key()),
+                    words >= 0 ? words : ofFile(place.key()).words(),
+                    story.now().isPresent() ? SegmentWork.Beginning.TRANSLATED : beginning(place),
                     times.stream().mapToLong(Stay::millis).sum());
             segments.add(work);
             for (Stay stay : times) {
@@ -261,31 +277,40 @@ final class EffortReader {
             }
         }
 
-        /** Of the version of today; 0 for a segment that is no more. */
-        private int wordsOfFile(String of) {
-            if (wordsOfFile.isEmpty()) {
-                wordsOfFile = Optional.of(readWords());
+        /** Where nothing was changed; lanes of earlier versions did not note it, so that the file has to say it. */
+        private SegmentWork.Beginning beginning(Place place) {
+            Boolean noted = emptyWhenVisited.get(place);
+            boolean empty = noted != null ? noted : ofFile(place.key()).empty();
+            return empty ? SegmentWork.Beginning.EMPTY : SegmentWork.Beginning.TRANSLATED;
+        }
+
+        /** Of the version of today; nothing for a segment that is no more. */
+        private InFile ofFile(String key) {
+            if (inFile.isEmpty()) {
+                inFile = Optional.of(readFile());
             }
-            return wordsOfFile.get().getOrDefault(of, 0);
+            return inFile.get().getOrDefault(key, InFile.GONE);
         }
 
         /** Nothing of a file that cannot be read now; what was done in it is told all the same. */
-        private Map<String, Integer> readWords() {
-            Map<String, Integer> words = new HashMap<>();
+        private Map<String, InFile> readFile() {
+            Map<String, InFile> segments = new HashMap<>();
             boolean wasLoaded = track.loaded().isPresent();
             try {
                 TrackSnapshot now = track.now();
                 for (int i = 0; i < now.size(); i++) {
-                    words.put(now.segment(i).key(), now.words(i));
+                    segments.put(
+                            now.segment(i).key(),
+                            new InFile(now.words(i), now.target(i).isEmpty()));
                 }
             } catch (CannotProceedException e) {
                 // The board says it of the track.
-                words.clear();
+                segments.clear();
             }
             if (!wasLoaded) {
                 track.unload();
             }
-            return words;
+            return segments;
         }
     }
 }

@@ -108,8 +108,20 @@ final class Journal {
                 List.of(new Change(change.key(), change.before(), after, change.words())));
     }
 
-    /** Notes a visit to a segment with so many words, or how it went on; returns its id. */
-    long visited(int version, Optional<Long> known, String key, int words, String who, Visit visit) {
+    /**
+     * Notes a visit to a segment, or how it went on; returns its id.
+     *
+     * @param words of its source; -1 where they are not known
+     * @param empty whether it had no target when the visit began; empty where that is not known
+     */
+    long visited(
+            int version,
+            Optional<Long> known,
+            String key,
+            int words,
+            Optional<Boolean> empty,
+            String who,
+            Visit visit) {
         if (known.isPresent()) {
             database.update(
                     "update visit set ended_at = ?, active_ms = ? where id = ?",
@@ -119,8 +131,8 @@ final class Journal {
             return known.get();
         }
         return database.update(
-                "insert into visit (track, version, key, who, began_at, ended_at, active_ms, words)"
-                        + " values (?, ?, ?, ?, ?, ?, ?, ?)",
+                "insert into visit (track, version, key, who, began_at, ended_at, active_ms, words, target_empty)"
+                        + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
                 track,
                 version,
                 key,
@@ -128,7 +140,8 @@ final class Journal {
                 visit.began().toString(),
                 visit.ended().toString(),
                 visit.active().toMillis(),
-                words);
+                words,
+                empty.map(each -> each ? 1 : 0).orElse(-1));
     }
 
     /** A step that can be undone or redone, and how the track is read without it or with it. */

@@ -29,7 +29,8 @@ final class Migrations {
             "12-releases",
             "13-desk",
             "14-effort",
-            "15-quality");
+            "15-quality",
+            "16-visit-beginning");
 
     /** Columns that the tables did not have before lanes were numbered. */
     private static final List<String> UNNUMBERED = List.of(

@@ -326,6 +326,8 @@ public final class QualityStore {
         return evaluations().stream()
                 .filter(evaluation -> evaluation.tracks().contains(track.id()))
                 .findFirst()
+                // As long as it goes on, nobody has said that all of it was evaluated.
+                .filter(evaluation -> !evaluation.isOpen())
                 .filter(evaluation -> score(
                                 evaluation,
                                 errors(evaluation).stream()

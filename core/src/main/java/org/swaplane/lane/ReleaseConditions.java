@@ -150,11 +150,12 @@ public final class ReleaseConditions implements LaneListener, AutoCloseable {
         };
     }
 
-    /** Segments that are not locked and have not come as far as this state. */
+    /** Segments that have not come as far as this state; locked ones are nobody's work, unless they have no translation. */
     private static int unlocked(TrackSnapshot track, State least) {
         int count = 0;
         for (int i = 0; i < track.size(); i++) {
-            if (!track.value(i).locked() && track.state(i).compareTo(least) < 0) {
+            boolean nobodysWork = track.value(i).locked() && !track.isUntranslated(i);
+            if (!nobodysWork && track.state(i).compareTo(least) < 0) {
                 count++;
             }
         }
@@ -171,11 +172,12 @@ public final class ReleaseConditions implements LaneListener, AutoCloseable {
                 .count();
     }
 
+    /** What needed a look has been looked at, and nothing failed. */
     private boolean dryRunPassed(Track track) {
         return lane.proofs()
                 .lastDryRun(track)
                 .filter(dryRun -> dryRun.version().equals(lane.trackStore().version(track)))
-                .filter(dryRun -> dryRun.verdict() != Proof.Verdict.FAIL)
+                .filter(dryRun -> dryRun.verdict() == Proof.Verdict.PASS)
                 .isPresent();
     }
 

@@ -49,7 +49,7 @@ public final class TrackSnapshot {
         TrackSnapshot uncounted = new TrackSnapshot(track, read, overlay, TrackCounts.NONE);
         TrackCounts.Builder counts = new TrackCounts.Builder(TrackCounts.NONE);
         for (int i = 0; i < uncounted.size(); i++) {
-            counts.count(uncounted.value(i), read.words(i), 1);
+            counts.count(uncounted.counted(i), read.words(i), 1);
         }
         return new TrackSnapshot(track, read, overlay, counts.build());
     }
@@ -59,8 +59,8 @@ public final class TrackSnapshot {
         TrackSnapshot changed = new TrackSnapshot(track, read, values.with(others), counts);
         TrackCounts.Builder recounted = new TrackCounts.Builder(counts);
         others.keySet().forEach(index -> {
-            recounted.count(value(index), read.words(index), -1);
-            recounted.count(changed.value(index), read.words(index), 1);
+            recounted.count(counted(index), read.words(index), -1);
+            recounted.count(changed.counted(index), read.words(index), 1);
         });
         return new TrackSnapshot(track, read, changed.values, recounted.build());
     }
@@ -142,14 +142,26 @@ public final class TrackSnapshot {
         return value(index).target();
     }
 
+    /** How far a segment is; what has no translation has not come anywhere, whatever was said of it. */
     public State state(int index) {
-        return value(index).state();
+        return isUntranslated(index) ? State.INITIAL : value(index).state();
     }
 
-    /** Whether it waits for somebody: neither locked nor reviewed. */
+    /** Whether a segment has words and no translation, which no state, lock or rule makes up for; see {@link Segment#isUntranslated}. */
+    public boolean isUntranslated(int index) {
+        Value value = value(index);
+        return segment(index).with(value.target(), value.state()).isUntranslated();
+    }
+
+    /** The value by which a segment is counted. */
+    private Value counted(int index) {
+        return isUntranslated(index) ? new Value(target(index), State.INITIAL) : value(index);
+    }
+
+    /** Whether it waits for somebody: neither locked nor reviewed, or without a translation. */
     public boolean isOpen(int index) {
         Value value = value(index);
-        return !value.locked() && value.state().compareTo(State.REVIEWED) < 0;
+        return !value.locked() && value.state().compareTo(State.REVIEWED) < 0 || isUntranslated(index);
     }
 
     private Part part(int index) {
@@ -168,7 +180,9 @@ public final class TrackSnapshot {
 
     /** The segment as the checks want it. */
     public CheckedSegment checked(int index) {
-        return new CheckedSegment(index, segment(index), target(index), sourceLanguage(index), targetLanguage(index));
+        // What is not translated is found, also where a lock would keep the checks away.
+        Segment segment = isUntranslated(index) ? segment(index).with(Lock.NONE) : segment(index);
+        return new CheckedSegment(index, segment, target(index), sourceLanguage(index), targetLanguage(index));
     }
 
     /** Whether segments of this file can be locked and unlocked. */

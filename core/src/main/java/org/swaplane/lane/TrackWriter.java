@@ -86,6 +86,7 @@ final class TrackWriter {
                         known(each, key),
                         key,
                         changes.get(0).words(),
+                        Optional.of(changes.get(0).before().target().isEmpty()),
                         request.who(),
                         each));
         Optional<Step> begun = request.visit().flatMap(each -> typed(each, key));
@@ -115,10 +116,13 @@ final class TrackWriter {
         if (!track.isTimeRecorded()) {
             return;
         }
-        int words = track.loaded()
-                .map(now -> now.index(key).stream().map(now::words).findFirst().orElse(-1))
-                .orElse(-1);
-        long id = track.journal().visited(track.version().number(), known(visit, key), key, words, who, visit);
+        Optional<TrackSnapshot> now = track.loaded();
+        OptionalInt index = now.isEmpty() ? OptionalInt.empty() : now.get().index(key);
+        int words = index.isEmpty() ? -1 : now.get().words(index.getAsInt());
+        Optional<Boolean> empty = index.isEmpty()
+                ? Optional.empty()
+                : Optional.of(now.get().target(index.getAsInt()).isEmpty());
+        long id = track.journal().visited(track.version().number(), known(visit, key), key, words, empty, who, visit);
         Optional<Step> step = typed(visit, key);
         transaction.afterwards(() -> open = Optional.of(new OpenVisit(visit.number(), key, Optional.of(id), step)));
     }

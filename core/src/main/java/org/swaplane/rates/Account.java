@@ -5,6 +5,7 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,7 +16,7 @@ import java.util.Optional;
  * its currency; a total is the sum of its lines as they stand on paper. Currencies are never added to each other.
  */
 public record Account(List<AmountLine> lines) {
-    private static final BigDecimal HOUR = BigDecimal.valueOf(3_600_000);
+    public static final BigDecimal MILLIS_OF_AN_HOUR = BigDecimal.valueOf(3_600_000);
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
     private static final int HOUR_DECIMALS = 3;
 
@@ -23,9 +24,15 @@ public record Account(List<AmountLine> lines) {
         lines = List.copyOf(lines);
     }
 
+    /** Decimals of a currency; two where it has none of its own. */
+    public static int digits(Currency currency) {
+        int digits = currency.getDefaultFractionDigits();
+        return digits < 0 ? 2 : digits;
+    }
+
     /** Milliseconds as decimal hours for reading: 95 s are 0.026. */
     public static BigDecimal hours(long millis) {
-        return BigDecimal.valueOf(millis).divide(HOUR, HOUR_DECIMALS, RoundingMode.HALF_UP);
+        return BigDecimal.valueOf(millis).divide(MILLIS_OF_AN_HOUR, HOUR_DECIMALS, RoundingMode.HALF_UP);
     }
 
     /** Prices work; for each language pair by the card that names it most closely, of several in different currencies all. */
@@ -52,7 +59,7 @@ public record Account(List<AmountLine> lines) {
         Optional<RateCard> best = cards.stream()
                 .filter(each -> each.currency().equals(card.currency()))
                 .filter(each -> each.isFor(work.sourceLanguage(), work.targetLanguage()))
-                .max(Comparator.comparingInt(RateCard::closeness));
+                .max(Comparator.comparingInt(each -> each.closeness(work.sourceLanguage(), work.targetLanguage())));
         return best.filter(each -> each == card).isPresent();
     }
 
@@ -78,7 +85,7 @@ public record Account(List<AmountLine> lines) {
     /** By the hour; where the time is not known, by how fast is expected. */
     private static Optional<AmountLine> price(Work work, RateCard.Entry entry, RateCard card) {
         BigDecimal numerator = BigDecimal.valueOf(work.millis());
-        BigDecimal denominator = HOUR;
+        BigDecimal denominator = MILLIS_OF_AN_HOUR;
         if (work.millis() == 0 && entry.wordsPerHour() > 0) {
             numerator = BigDecimal.valueOf(work.allWords());
             denominator = BigDecimal.valueOf(entry.wordsPerHour());

@@ -17,7 +17,7 @@ import org.swaplane.task.CannotProceedException;
 /**
  * What was agreed with a client for a language pair, in one currency.
  *
- * @param source language that it is for; empty for every one, and one without a region is for all its regions
+ * @param source language that it is for, as BCP 47 has it; empty for every one, and one without a region is for all its regions
  * @param target likewise
  * @param minimum the least that is billed together; 0 for none
  */
@@ -87,22 +87,20 @@ public record RateCard(
 
     /** Decimals of the currency; two where the currency has none of its own. */
     public int digits() {
-        int digits = currency.getDefaultFractionDigits();
-        return digits < 0 ? 2 : digits;
+        return Account.digits(currency);
     }
 
     /** Whether it is for work between these languages. */
     public boolean isFor(String from, String to) {
-        return fits(source, from) && fits(target, to);
+        return LanguageMatch.of(source, from).isPresent()
+                && LanguageMatch.of(target, to).isPresent();
     }
 
-    private static boolean fits(String asked, String language) {
-        return asked.isEmpty() || language.equals(asked) || language.startsWith(asked + '-');
-    }
-
-    /** How closely it names the languages: the closest of several cards is taken. */
-    int closeness() {
-        return source.length() + target.length();
+    /** How closely it names these languages, which it is for: of several cards the closest is taken, the target first. */
+    int closeness(String from, String to) {
+        int classes = LanguageMatch.values().length;
+        return LanguageMatch.of(target, to).map(Enum::ordinal).orElse(0) * classes
+                + LanguageMatch.of(source, from).map(Enum::ordinal).orElse(0);
     }
 
     public static String toJson(List<RateCard> cards) {

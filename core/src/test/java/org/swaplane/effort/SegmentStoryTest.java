@@ -30,11 +30,11 @@ class SegmentStoryTest {
     }
 
     private static SegmentWork end(SegmentStory.Change... changes) {
-        SegmentStory story = new SegmentStory(Content::of);
+        SegmentStory story = new SegmentStory(Content::of, origin -> origin.startsWith("memory"));
         for (SegmentStory.Change each : changes) {
             story.tell(each);
         }
-        return story.end(1, 1, "key", story.words(), 0);
+        return story.end(1, 1, "key", story.words(), SegmentWork.Beginning.TRANSLATED, 0);
     }
 
     @Test
@@ -63,7 +63,7 @@ class SegmentStoryTest {
 
     @Test
     void onlyFillingIsNobodysWork() {
-        SegmentStory story = new SegmentStory(Content::of);
+        SegmentStory story = new SegmentStory(Content::of, origin -> origin.startsWith("memory"));
         story.tell(change(true, "", "Abfahrt", "Mara"));
 
         assertThat(story.isWork()).isFalse();
@@ -104,7 +104,8 @@ class SegmentStoryTest {
     @Test
     void speedIsOfSegmentsWithTimeAndMarksTheOnesFarOff() {
         List<SegmentWork> work = LongStream.of(4, 5, 6, 7, 8, 9, 10, 200, 0)
-                .mapToObj(seconds -> new SegmentStory(Content::of).end(1, 1, "k" + seconds, 10, seconds * 1000))
+                .mapToObj(seconds -> new SegmentStory(Content::of, origin -> origin.startsWith("memory"))
+                        .end(1, 1, "k" + seconds, 10, SegmentWork.Beginning.EMPTY, seconds * 1000))
                 .toList();
 
         Speed speed = Speed.of(work);
@@ -119,5 +120,18 @@ class SegmentStoryTest {
                 .extracting(SegmentWork::key)
                 .containsExactly("k200");
         assertThat(Speed.of(List.of()).wordsPerHour()).isEmpty();
+    }
+
+    @Test
+    void whatBeginsWithNothingOrWithAMatchIsTranslationAndTheRestIsReview() {
+        SegmentWork typed = end(change(false, "", "Abfahrt", "Mara"));
+        SegmentWork filled = end(change(true, "", "Abfahrt", "Mara"), change(false, "Abfahrt", "Abfahrten", "Mara"));
+        SegmentWork edited = end(change(false, "Abfahrt", "Abfahrten", "Mara"));
+        SegmentWork emptied = end(change(false, "Abfahrt", "", "Mara"));
+
+        assertThat(typed.activity()).isEqualTo(Activity.TRANSLATION);
+        assertThat(filled.activity()).isEqualTo(Activity.TRANSLATION);
+        assertThat(edited.activity()).isEqualTo(Activity.REVIEW);
+        assertThat(emptied.activity()).isEqualTo(Activity.REVIEW);
     }
 }

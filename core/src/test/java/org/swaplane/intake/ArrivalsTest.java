@@ -164,7 +164,9 @@ class ArrivalsTest {
     @Test
     void aLaneReadsTheNextDocumentAsItsOptionsSay() throws IOException {
         DocumentOptions options = DocumentOptions.DEFAULT.with(new Selection(List.of("/text")));
-        lane.settings().setDocumentOptions("json", options.withEncoding("UTF-16"));
+        lane.settings()
+                .setDocumentOptions("json", options.withEncoding("UTF-16"))
+                .join();
         Path file = Files.write(folder.resolve("a.json"), text("{\"id\": \"one\", \"text\": \"two\"}"));
 
         assertThat(read(FileOptions.NONE, file).get(0).document().segments()).hasSize(1);

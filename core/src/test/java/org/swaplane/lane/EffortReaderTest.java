@@ -22,9 +22,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.swaplane.content.Content;
+import org.swaplane.demo.DemoLane;
 import org.swaplane.document.State;
 import org.swaplane.effort.Activity;
 import org.swaplane.effort.Effort;
@@ -79,6 +81,38 @@ class EffortReaderTest {
 
     private static Map<Integer, Value> text(int index, String target) {
         return Map.of(index, Value.written(Content.of(target)));
+    }
+
+    @Test
+    void timeAtASegmentThatCameTranslatedIsReviewAlsoWhereNothingIsChanged() throws IOException {
+        try (Lane lane = DemoLane.create(folder.resolve("looked-at"), Clock.systemUTC())) {
+            Track track = lane.tracks().get(0);
+            TrackSnapshot now = track.now();
+            int translated = IntStream.range(0, now.size())
+                    .filter(i -> !now.target(i).isEmpty())
+                    .findFirst()
+                    .orElseThrow();
+            int empty = IntStream.range(0, now.size())
+                    .filter(i -> now.target(i).isEmpty())
+                    .findFirst()
+                    .orElseThrow();
+            Instant at = Instant.parse("2026-11-20T09:00:00Z");
+            for (int index : List.of(translated, empty)) {
+                Visit visit = new Visit(index, at, at.plusSeconds(30), Duration.ofSeconds(30));
+                LaneWriter.await(lane.writer().visited(track, now.segment(index).key(), "Mara", visit));
+            }
+
+            Effort effort = lane.effort(lane.tracks(), Period.all(ZoneOffset.UTC), Progress.NONE);
+
+            assertThat(effort.millis(key -> key.activity() == Activity.REVIEW)).isEqualTo(30_000);
+            assertThat(effort.millis(key -> key.activity() == Activity.TRANSLATION))
+                    .isEqualTo(30_000);
+            // Lanes of earlier versions did not note what was there, and ask the file.
+            lane.database().update("update visit set target_empty = -1");
+            assertThat(lane.effort(lane.tracks(), Period.all(ZoneOffset.UTC), Progress.NONE)
+                            .millis(key -> key.activity() == Activity.REVIEW))
+                    .isEqualTo(30_000);
+        }
     }
 
     @Test
@@ -257,6 +291,7 @@ class EffortReaderTest {
                         Optional.empty(),
                         key,
                         now.words(i),
+                        Optional.of(values[i].target().isEmpty()),
                         who,
                         new Visit(n, at, at.plusSeconds(5), Duration.ofMillis(random.nextInt(9_000))));
                 Step step = journal.append(

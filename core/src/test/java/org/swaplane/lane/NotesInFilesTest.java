@@ -138,7 +138,7 @@ class NotesInFilesTest {
         OneRelease delivery = new OneRelease(lane, CheckRun.ofAllChecks());
 
         assertThat(released(delivery, track)).doesNotContain("Which pier?");
-        lane.settings().set(LaneDetail.NOTES_IN_FILES, "true");
+        lane.settings().set(LaneDetail.NOTES_IN_FILES, "true").join();
         assertThat(released(delivery, track)).contains("<note from=\"Mara\">Which pier?</note>");
 
         LaneWriter.await(lane.notes().settle(track, lane.notes().of(track).get(0), true));

@@ -104,7 +104,9 @@ class ProvingTest {
 
     @Test
     void theSettingsOfTheLaneAreUsedAndTheWorkIsNotTouched() throws IOException {
-        lane.settings().setPseudo(new PseudoSettings(PseudoScript.WIDE, 0, "<", ">", true, true, true));
+        lane.settings()
+                .setPseudo(new PseudoSettings(PseudoScript.WIDE, 0, "<", ">", true, true, true))
+                .join();
 
         proving.run(track, Progress.NONE);
 

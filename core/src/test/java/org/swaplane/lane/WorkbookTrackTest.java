@@ -43,7 +43,7 @@ class WorkbookTrackTest {
     void takeIn() throws IOException {
         Clock day = Clock.fixed(Instant.parse("2026-11-23T09:30:00Z"), ZoneOffset.UTC);
         lane = Lane.create(folder, "Marram Sound Ferries", FormatRegistry.ofInstalled(), day);
-        lane.settings().set("person", "Mara Lind");
+        lane.settings().set("person", "Mara Lind").join();
         track = lane.trackStore().takeIn(fares(), Progress.NONE);
     }
 

@@ -3,6 +3,8 @@ package org.swaplane.desktop.desk;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import javafx.beans.binding.Bindings;
+import javafx.scene.control.Label;
 import javafx.scene.control.TableView;
 import org.swaplane.desk.DeskTask;
 import org.swaplane.desktop.session.DeskWork;
@@ -21,7 +23,12 @@ final class TaskTable extends TableView<DeskWork.Row> {
         setId("desk-tasks");
         setAccessibleText(Strings.text("desk.tasks"));
         setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
-        setPlaceholder(Controls.quiet(Strings.text("desk.no-tasks")));
+        Label none = Controls.quiet(Strings.text("desk.not-asked"));
+        none.textProperty()
+                .bind(Bindings.when(session.deskWork().answeredProperty())
+                        .then(Strings.text("desk.no-tasks"))
+                        .otherwise(Strings.text("desk.not-asked")));
+        setPlaceholder(none);
         getColumns()
                 .addAll(List.of(
                         new WordsColumn<>(

@@ -203,7 +203,7 @@ final class ReadingPane extends VBox {
             TrackSnapshot track = session.snapshot();
             Map<Integer, Value> edits = new HashMap<>();
             IntStream.range(first, first + selected.segments().size())
-                    .filter(i -> !track.segment(i).locked() && !track.target(i).isEmpty())
+                    .filter(i -> !track.segment(i).locked() && !track.target(i).isEmpty() && !track.isUntranslated(i))
                     .forEach(i -> edits.put(i, new Value(track.target(i), State.REVIEWED)));
             session.editing().apply(StepKind.STATE_SET, edits);
             readAnew(first);

@@ -239,6 +239,10 @@ final class ReviewModel {
             return;
         }
         int index = session.currentProperty().get();
+        if (session.snapshot().isUntranslated(index)) {
+            session.notify(Notification.Tone.FAILED, Strings.text("review.no-target", index + 1));
+            return;
+        }
         List<Finding> errors = session.checking().open(index).stream()
                 .filter(finding -> finding.severity() == Severity.ERROR)
                 .toList();
@@ -267,6 +271,7 @@ final class ReviewModel {
         TrackSnapshot track = session.snapshot();
         Map<Integer, Value> edits = new HashMap<>();
         int kept = 0;
+        int untranslated = 0;
         boolean forbidden = state.compareTo(State.REVIEWED) >= 0
                 && !session.lane().settings().allowsReviewedErrors();
         for (int index : meant()) {
@@ -275,6 +280,8 @@ final class ReviewModel {
                             .anyMatch(finding -> finding.severity() == Severity.ERROR);
             if (faulty) {
                 kept++;
+            } else if (track.isUntranslated(index)) {
+                untranslated++;
             } else if (!track.value(index).locked() && !track.target(index).isEmpty()) {
                 edits.put(index, new Value(track.target(index), state));
             }
@@ -282,6 +289,8 @@ final class ReviewModel {
         session.editing().apply(StepKind.STATE_SET, edits);
         if (kept > 0) {
             session.notify(Notification.Tone.FAILED, Strings.text("review.kept-with-errors", kept));
+        } else if (untranslated > 0) {
+            session.notify(Notification.Tone.FAILED, Strings.text("review.kept-untranslated", untranslated));
         }
     }
 

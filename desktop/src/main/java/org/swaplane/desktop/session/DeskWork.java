@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
@@ -35,6 +37,9 @@ public final class DeskWork {
     /** Why the desk cannot be asked; empty where it can. */
     private final ReadOnlyStringWrapper problem = new ReadOnlyStringWrapper("");
 
+    /** Whether the desk has answered since its address was set, so that it is known what it offers. */
+    private final ReadOnlyBooleanWrapper answered = new ReadOnlyBooleanWrapper();
+
     private boolean asking;
 
     /**
@@ -45,7 +50,7 @@ public final class DeskWork {
     public record Row(DeskTask task, Optional<DeskJob> job, List<DeskJob.Event> history) {}
 
     /** What one visit to the desk brings. */
-    private record Visit(List<Row> rows, String problem) {}
+    private record Visit(List<Row> rows, String problem, boolean answered) {}
 
     DeskWork(LaneSession session) {
         this.session = session;
@@ -54,6 +59,10 @@ public final class DeskWork {
     /** Tasks that the lane works at, then those that are offered. */
     public ObservableList<Row> rows() {
         return rows;
+    }
+
+    public ReadOnlyBooleanProperty answeredProperty() {
+        return answered.getReadOnlyProperty();
     }
 
     public ReadOnlyStringProperty problemProperty() {
@@ -98,6 +107,7 @@ public final class DeskWork {
                         visit -> {
                             asking = false;
                             problem.set(visit.problem());
+                            answered.set(visit.answered());
                             if (!rows.equals(visit.rows())) {
                                 rows.setAll(visit.rows());
                             }
@@ -108,12 +118,14 @@ public final class DeskWork {
     private Visit visit(String address, boolean readOnly, Progress progress) {
         List<DeskTask> offered = new ArrayList<>();
         String wrong = "";
+        boolean answered = false;
         if (!address.isEmpty()) {
             try {
                 ClientDesk desk = new HttpClientDesk(address);
                 OfferedTasks tasks = desk.tasks(progress);
                 offered.addAll(tasks.tasks());
                 wrong = Strings.few(tasks.refused(), "\n");
+                answered = true;
                 if (!readOnly) {
                     jobs().refresh(desk, address, progress);
                 }
@@ -134,7 +146,7 @@ public final class DeskWork {
                 all.add(new Row(task, Optional.empty(), List.of()));
             }
         }
-        return new Visit(all, wrong);
+        return new Visit(all, wrong, answered);
     }
 
     private ClientDesk desk(DeskJob job) {

@@ -123,23 +123,39 @@ public final class Intakes {
                 .run(
                         Strings.text("task.take-in", accepted.get(0).source().name()),
                         progress -> takeIn(accepted, progress),
-                        refused -> {
+                        taken -> {
                             forget(left, accepted);
                             session.checking().readProfile();
-                            said(accepted.size() - refused.size(), refused);
+                            say(taken);
                         });
     }
 
+    /**
+     * What became of what was accepted.
+     *
+     * @param tracks that are new, or have a new version
+     * @param others files that are kept beside them
+     */
+    private record TakenIn(List<Track> tracks, int others, List<String> refused) {}
+
     /** What came in is shown, and what did not is said. */
-    private void said(int added, List<String> refused) {
-        List<Track> tracks = lane().tracks();
-        if (added > 0 && !tracks.isEmpty()) {
+    private void say(TakenIn taken) {
+        List<Track> tracks = taken.tracks();
+        if (!tracks.isEmpty()) {
             session.choose(tracks.get(tracks.size() - 1));
         }
-        if (refused.isEmpty()) {
-            session.notify(Notification.Tone.DONE, Strings.text("intake.added", added));
+        if (taken.refused().isEmpty()) {
+            long files = tracks.stream()
+                    .map(track -> track.plan().folder() + '/' + track.name())
+                    .distinct()
+                    .count();
+            long languages = tracks.stream()
+                    .map(track -> track.summary().targetLanguage())
+                    .distinct()
+                    .count();
+            session.notify(Notification.Tone.DONE, Strings.text("intake.added", files, languages, taken.others()));
         } else {
-            session.notify(Notification.Tone.FAILED, Strings.few(refused, "\n"));
+            session.notify(Notification.Tone.FAILED, Strings.few(taken.refused(), "\n"));
         }
     }
 
@@ -163,8 +179,10 @@ public final class Intakes {
                         done -> {});
     }
 
-    private List<String> takeIn(List<Arrival> accepted, Progress progress) throws IOException {
+    private TakenIn takeIn(List<Arrival> accepted, Progress progress) throws IOException {
         List<String> refused = new ArrayList<>();
+        List<Track> tracks = new ArrayList<>();
+        int others = 0;
         // What files may be filled from comes before them.
         List<Arrival> ordered = accepted.stream()
                 .sorted(Comparator.comparing(arrival -> arrival.role().isTrack()))
@@ -173,7 +191,7 @@ public final class Intakes {
             progress.checkCancelled();
             try {
                 if (arrival.role().isTrack()) {
-                    takeInTrack(arrival, progress);
+                    tracks.add(takeInTrack(arrival, progress));
                     rememberOptions(arrival);
                 } else if (arrival.role() == Arrival.Role.VERSION) {
                     VersionUpdate update = new VersionUpdate(lane());
@@ -181,15 +199,19 @@ public final class Intakes {
                         update.take(
                                 update.of(track, arrival.source(), progress),
                                 session.sourceUpdates().choices());
+                        tracks.add(track);
                     }
                 } else if (arrival.role() == Arrival.Role.TERMS) {
                     lane().references().keepTermList(arrival.source());
+                    others++;
                 } else if (arrival.role() == Arrival.Role.MEMORY) {
                     Path kept = lane().references().keep(arrival.source());
                     lane().memories().take(arrival.source(), Optional.of(kept), progress);
+                    others++;
                 } else {
                     Path kept = lane().references().keep(arrival.source());
                     searchIn(arrival, kept, progress);
+                    others++;
                 }
             } catch (CannotProceedException e) {
                 refused.add(e.getMessage());
@@ -199,7 +221,7 @@ public final class Intakes {
             FileOptions used = lastLanguages();
             defaults.rememberLanguages(used.sourceLanguage(), used.targetLanguage());
         }
-        return refused;
+        return new TakenIn(tracks, others, refused);
     }
 
     /** What can be read is searched as well; what cannot, is there to be looked at. */
@@ -254,7 +276,7 @@ public final class Intakes {
         return refused;
     }
 
-    private void takeInTrack(Arrival arrival, Progress progress) throws IOException {
+    private Track takeInTrack(Arrival arrival, Progress progress) throws IOException {
         Track track = arrival.readSo()
                 ? lane().trackStore()
                         .takeIn(
@@ -264,6 +286,7 @@ public final class Intakes {
                                 arrival.file().orElseThrow())
                 : lane().trackStore().takeIn(arrival.source(), arrival.folder(), arrival.options(), progress);
         NewTargets.fill(lane(), track, progress);
+        return track;
     }
 
     /** The next document of this kind is read as this one was. */
