@@ -197,8 +197,9 @@ public final class ReviewView implements View {
     }
 
     private void clearPrefilled(boolean reviewedToo) {
-        int cleared = session.editing().clearPrefilled(reviewedToo);
-        session.notify(Notification.Tone.DONE, Strings.text("review.cleared", cleared));
+        session.editing()
+                .clearPrefilled(reviewedToo)
+                .ifPresent(cleared -> session.notify(Notification.Tone.DONE, Strings.text("review.cleared", cleared)));
     }
 
     /** Adds what the keys do here to the table. */

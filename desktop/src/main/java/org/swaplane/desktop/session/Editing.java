@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
@@ -214,11 +215,10 @@ public final class Editing {
         }
     }
 
-    /** Empties targets that are only copies of their source; returns how many there were. */
-    public int clearPrefilled(boolean reviewedToo) {
+    /** Empties targets that are only copies of their source; returns how many, or nothing where it is refused, which is said. */
+    public OptionalInt clearPrefilled(boolean reviewedToo) {
         Map<Integer, Value> edits = SourceCopies.cleared(now(), reviewedToo);
-        edit(StepKind.CLEARED, edits);
-        return edits.size();
+        return edit(StepKind.CLEARED, edits) ? OptionalInt.of(edits.size()) : OptionalInt.empty();
     }
 
     /** Gives the target of a segment to all open segments with the same source, and says how many there were. */
@@ -229,8 +229,9 @@ public final class Editing {
                         Strings.text("task.repetitions"),
                         progress -> Repetitions.propagated(from, index, onlyEmpty),
                         edits -> {
-                            edit(StepKind.PROPAGATED, from, edits);
-                            done.accept(edits.size());
+                            if (edit(StepKind.PROPAGATED, from, edits)) {
+                                done.accept(edits.size());
+                            }
                         },
                         session::failed);
     }
@@ -246,29 +247,34 @@ public final class Editing {
         edit(kind, edits);
     }
 
-    private void edit(StepKind kind, Map<Integer, Value> edits) {
-        edit(kind, now(), edits);
+    private boolean edit(StepKind kind, Map<Integer, Value> edits) {
+        return edit(kind, now(), edits);
     }
 
-    /** @param base what the edits were made on */
-    private void edit(StepKind kind, TrackSnapshot base, Map<Integer, Value> edits) {
+    /**
+     * Puts edits into the outbox, unless they are refused, which is said.
+     *
+     * @param base what the edits were made on
+     */
+    private boolean edit(StepKind kind, TrackSnapshot base, Map<Integer, Value> edits) {
         if (session.lane().isReadOnly()) {
             session.notify(Notification.Tone.FAILED, Strings.text("lane.read-only"));
-            return;
+            return false;
         }
         if (session.track().isHandedOver()) {
             session.notify(Notification.Tone.FAILED, Strings.text("editing.handed-over"));
-            return;
+            return false;
         }
         Collection<Integer> locked = edits.keySet().stream()
                 .filter(index -> base.value(index).locked() && edits.get(index).locked())
                 .toList();
         if (!locked.isEmpty() && kind != StepKind.LOCKED && kind != StepKind.UNLOCKED) {
             session.notify(Notification.Tone.FAILED, Strings.text("editing.locked", locked.size()));
-            return;
+            return false;
         }
         put(EditRequest.of(base, kind, person(), edits));
         endStep();
+        return true;
     }
 
     private void put(EditRequest request) {

@@ -20,15 +20,24 @@ public final class Removal {
             return;
         }
         List<Track> all = List.copyOf(tracks);
-        removed.push(all);
-        session.lane().trackStore().setRemoved(all, true).whenComplete(session::sayFailure);
-        if (all.contains(session.track())) {
-            session.lane().tracks().stream()
-                    .filter(track -> !all.contains(track))
-                    .findFirst()
-                    .ifPresent(session::choose);
-        }
-        session.notify(Notification.Tone.DONE, Strings.text("board.removed", all.size()));
+        set(all, true, () -> {
+            removed.push(all);
+            if (all.contains(session.track())) {
+                session.lane().tracks().stream().findFirst().ifPresent(session::choose);
+            }
+            session.notify(Notification.Tone.DONE, Strings.text("board.removed", all.size()));
+        });
+    }
+
+    /** It is said when it is so. */
+    private void set(List<Track> tracks, boolean off, Runnable done) {
+        session.lane().trackStore().setRemoved(tracks, off).whenComplete((none, failure) -> {
+            if (failure == null) {
+                session.inWindow(done);
+            } else {
+                session.sayFailure(none, failure);
+            }
+        });
     }
 
     /** Whether something was removed since the lane was opened. */
@@ -38,8 +47,10 @@ public final class Removal {
 
     /** Brings back what was removed last. */
     public void bringBack() {
-        List<Track> all = removed.pop();
-        session.lane().trackStore().setRemoved(all, false).whenComplete(session::sayFailure);
-        session.notify(Notification.Tone.DONE, Strings.text("board.brought-back", all.size()));
+        List<Track> all = removed.peek();
+        set(all, false, () -> {
+            removed.remove(all);
+            session.notify(Notification.Tone.DONE, Strings.text("board.brought-back", all.size()));
+        });
     }
 }

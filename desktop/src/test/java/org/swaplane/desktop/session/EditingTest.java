@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
@@ -13,8 +14,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.swaplane.content.Content;
 import org.swaplane.document.State;
+import org.swaplane.format.FormatRegistry;
 import org.swaplane.lane.EditRequest;
 import org.swaplane.lane.HistoryEntry;
+import org.swaplane.lane.Lane;
 import org.swaplane.lane.LaneWriter;
 import org.swaplane.lane.StepKind;
 import org.swaplane.lane.TrackSnapshot;
@@ -171,5 +174,41 @@ class EditingTest {
         assertThat(bench.on(() -> session.checking().open()))
                 .allMatch(finding ->
                         session.snapshot().segment(finding.segment()).key().equals(finding.key()));
+    }
+
+    @Test
+    void whatIsRefusedIsNotSaidToBeDone() throws IOException {
+        bench.close();
+        try (Lane held = Lane.open(folder.resolve("lane"), FormatRegistry.ofInstalled(), Clock.systemUTC())) {
+            bench = new SessionBench(
+                    Lane.openForReading(held.folder(), FormatRegistry.ofInstalled(), Clock.systemUTC()));
+            session = bench.session;
+            bench.until(session::hasSegments);
+
+            assertThat(bench.on(() -> session.editing().clearPrefilled(true))).isEmpty();
+            assertThat(bench.message()).contains("only be looked at");
+            bench.run(() -> session.editing().propagate(AFTERNOON, false, count -> {
+                throw new AssertionError("it was refused");
+            }));
+            bench.settle();
+            bench.close();
+        }
+        bench = SessionBench.ofDemo(folder.resolve("another"));
+        session = bench.session;
+    }
+
+    @Test
+    void whatCouldNotBeTakenOffTheBoardIsNotSaidToBe() throws IOException {
+        Path away = folder.resolve("away");
+        Files.move(folder.resolve("lane"), away);
+        bench.run(() -> session.removal().remove(List.of(session.track())));
+        bench.until(() -> session.messageProperty().get() != null);
+
+        assertThat(bench.message()).contains("gone");
+        assertThat(bench.on(() -> session.removal().isPossible())).isFalse();
+        Files.move(away, folder.resolve("lane"));
+        bench.run(() -> session.removal().remove(List.of(session.track())));
+        bench.until(() -> session.removal().isPossible());
+        assertThat(bench.message()).contains("board");
     }
 }

@@ -60,7 +60,7 @@ class IntakesTest {
         assertThat(session.track().name()).isEqualTo("fares.csv");
         assertThat(session.snapshot().segment(0).source().plainText()).isEqualTo("One ferry");
         assertThat(session.intakes().property().get()).isNull();
-        assertThat(bench.message()).startsWith("One file was added");
+        assertThat(bench.message()).startsWith("1 file added.");
     }
 
     @Test
