@@ -113,8 +113,14 @@ class QualityStoreTest {
         try (ReleaseConditions conditions = new ReleaseConditions(lane, CheckRun::ofAllChecks)) {
             assertThat(isMet(conditions)).isFalse();
             LaneWriter.await(store.begin("", List.of(track), 0, 0, false));
+            // Nobody has said yet that all of it was evaluated.
+            assertThat(isMet(conditions)).isFalse();
+            LaneWriter.await(store.close(store.open().orElseThrow(), lane.tracks()));
             assertThat(isMet(conditions)).isTrue();
+
+            LaneWriter.await(store.begin("", List.of(track), 0, 0, false));
             mark(track.now().segment(0).key(), "accuracy", "critical");
+            LaneWriter.await(store.close(store.open().orElseThrow(), lane.tracks()));
             assertThat(isMet(conditions)).isFalse();
         }
     }
