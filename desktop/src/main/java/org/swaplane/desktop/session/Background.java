@@ -1,8 +1,12 @@
 package org.swaplane.desktop.session;
 
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
@@ -20,8 +24,8 @@ import org.swaplane.task.CancelledException;
 import org.swaplane.task.Progress;
 
 /**
- * Starts all long work, away from the window, and shows what runs. There are four queues: what reads a track that somebody waits for
- * does not wait for a check of the whole lane, which nobody waits for, and nothing waits for what asks another program. Whatever was done is said so, also when it was
+ * Starts all long work, away from the window, and shows what runs. There are several queues: what reads a track that somebody waits for
+ * does not wait for a check of the whole lane, which nobody waits for, and nothing waits for another program but what asks the same one. Whatever was done is said so, also when it was
  * cancelled too late.
  */
 public final class Background {
@@ -34,9 +38,11 @@ public final class Background {
 
     private final ExecutorService work = queue("background");
     private final ExecutorService reading = queue("reading");
-    private final ExecutorService asking = queue("asking");
+    /** One for each program that is asked, since none of them waits for another. */
+    private final Map<Asked, ExecutorService> asking = new EnumMap<>(Asked.class);
+
     private final ExecutorService looking = queue("looking");
-    private final List<ExecutorService> queues = List.of(work, reading, asking, looking);
+    private final List<ExecutorService> queues = new ArrayList<>(List.of(work, reading, looking));
     private final Executor window;
     private final ObservableList<RunningTask> tasks = FXCollections.observableArrayList();
     /** What runs, and what waits for its turn. */
@@ -48,10 +54,21 @@ public final class Background {
     private int waiting;
     private boolean ending;
 
+    /** Another program that answers when it likes. */
+    public enum Asked {
+        DESK,
+        DRAFTS,
+        VOICE
+    }
+
     /** {@code window} runs what belongs to the window's thread; every failure goes to {@code failed} there. */
     public Background(Executor window, Consumer<Throwable> failed) {
         this.window = window;
         this.failed = failed;
+        for (Asked each : Asked.values()) {
+            asking.put(each, queue("asking-" + each.name().toLowerCase(Locale.ROOT)));
+        }
+        queues.addAll(asking.values());
     }
 
     private static ExecutorService queue(String name) {
@@ -78,13 +95,13 @@ public final class Background {
     }
 
     /** The same of what asks another program and waits for its answer. */
-    public <T> void ask(String words, Job<T> job, Consumer<T> done) {
-        ask(words, job, done, () -> {});
+    public <T> void ask(Asked whom, String words, Job<T> job, Consumer<T> done) {
+        ask(whom, words, job, done, () -> {});
     }
 
     /** The same of what asks another program and waits for its answer; {@code stopped} hears that there is none. */
-    public <T> void ask(String words, Job<T> job, Consumer<T> done, Runnable stopped) {
-        run(asking, words, job, done, failed.andThen(failure -> stopped.run()), stopped);
+    public <T> void ask(Asked whom, String words, Job<T> job, Consumer<T> done, Runnable stopped) {
+        run(asking.get(whom), words, job, done, failed.andThen(failure -> stopped.run()), stopped);
     }
 
     /** The same of what looks through a whole lane and that nobody waits for; {@code stopped} hears that it came to no end. */

@@ -102,6 +102,7 @@ public final class DeskWork {
         boolean readOnly = session.lane().isReadOnly();
         session.background()
                 .ask(
+                        Background.Asked.DESK,
                         Strings.text("task.desk"),
                         progress -> visit(address, readOnly, progress),
                         visit -> {

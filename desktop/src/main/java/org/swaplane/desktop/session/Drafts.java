@@ -96,6 +96,7 @@ public final class Drafts {
         String who = session.editing().person();
         session.background()
                 .ask(
+                        Background.Asked.DRAFTS,
                         Strings.text("task.draft", track.name()),
                         progress -> new Drafting(session.lane(), service()).all(track, who, progress),
                         done);
@@ -105,6 +106,7 @@ public final class Drafts {
     public void offer(TrackSnapshot track, int index, Consumer<Value> offered) {
         session.background()
                 .ask(
+                        Background.Asked.DRAFTS,
                         Strings.text("task.draft", track.name()),
                         progress -> new Drafting(session.lane(), service()).one(track, index, progress),
                         (Optional<Value> draft) -> draft.ifPresentOrElse(

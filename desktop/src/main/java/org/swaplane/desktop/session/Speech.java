@@ -53,6 +53,7 @@ public final class Speech {
         }
         session.background()
                 .ask(
+                        Background.Asked.VOICE,
                         words,
                         progress -> {
                             try {

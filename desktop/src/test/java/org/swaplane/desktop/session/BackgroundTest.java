@@ -122,4 +122,45 @@ class BackgroundTest {
         await(read);
         held.countDown();
     }
+
+    @Test
+    void nobodyWaitsForAnotherProgramThatDoesNotAnswer() throws Exception {
+        CountDownLatch answered = new CountDownLatch(1);
+        CountDownLatch spoken = new CountDownLatch(1);
+        window.execute(() -> {
+            background.ask(
+                    Background.Asked.DRAFTS, "drafts", progress -> answered.await(10, TimeUnit.SECONDS), done -> {});
+            background.ask(Background.Asked.VOICE, "reading", progress -> true, done -> spoken.countDown());
+        });
+
+        await(spoken);
+        answered.countDown();
+    }
+
+    @Test
+    void atTheEndWhatRunsIsToldAndAwaitedAndNothingNewBegins() throws Exception {
+        CountDownLatch begun = new CountDownLatch(1);
+        CountDownLatch ended = new CountDownLatch(1);
+        window.execute(() -> background.run(
+                "a job",
+                progress -> {
+                    begun.countDown();
+                    while (!progress.cancelled()) {
+                        Thread.onSpinWait();
+                    }
+                    ended.countDown();
+                    return true;
+                },
+                done -> {}));
+        await(begun);
+
+        window.submit(background::end).get();
+        background.await();
+
+        assertThat(ended.getCount()).isZero();
+        CountDownLatch refused = new CountDownLatch(1);
+        window.submit(() -> background.look("more", progress -> true, done -> {}, refused::countDown))
+                .get();
+        assertThat(refused.getCount()).isZero();
+    }
 }
