@@ -118,7 +118,7 @@ class CommandLineTest extends CommandTest {
         JsonNode finding = files.get(1).get("findings").get(0);
         assertThat(finding.get("check").asText()).isEqualTo("inconsistent-target");
         assertThat(finding.get("in").get(0).get("path").asText()).isEqualTo(one.toString());
-        assertThat(finding.get("in").get(0).get("segment").asText()).isEqualTo("u0");
+        assertThat(finding.get("in").get(0).get("segment").asText()).isEqualTo("x/u0");
         assertThat(files.get(0)
                         .get("findings")
                         .get(0)

@@ -26,6 +26,7 @@ import org.swaplane.format.FormatRegistry;
 import org.swaplane.format.Source;
 import org.swaplane.lane.Lane;
 import org.swaplane.lane.LaneDetail;
+import org.swaplane.lane.LaneWriter;
 import org.swaplane.lane.TrackSnapshot;
 import org.swaplane.review.SegmentFilter;
 import org.swaplane.review.SegmentFilter.Order;
@@ -259,8 +260,8 @@ class ReviewModelTest {
         bench.until(() -> session.hasSegments() && session.checking().isMade());
         filter(SegmentFilter.ALL, "");
 
+        LaneWriter.await(lane.settings().set(LaneDetail.REPETITIONS_FOLLOW, "true"));
         bench.run(() -> {
-            session.set(LaneDetail.REPETITIONS_FOLLOW, "true");
             session.editing().type(0, Content.of("Anleger"));
             model.reviewed();
         });
@@ -270,5 +271,22 @@ class ReviewModelTest {
         assertThat(now().target(2).plainText()).isEqualTo("Anleger");
         assertThat(now().state(2)).isEqualTo(State.TRANSLATED);
         assertThat(current()).isEqualTo(1);
+    }
+
+    @Test
+    void aSegmentWithoutATargetIsNotMarkedAndThatIsSaid() {
+        int empty = bench.on(() -> IntStream.range(0, session.snapshot().size())
+                .filter(session.snapshot()::isUntranslated)
+                .findFirst()
+                .orElseThrow());
+        bench.run(() -> {
+            session.currentProperty().set(empty);
+            model.reviewed();
+        });
+        bench.settle();
+
+        assertThat(now().state(empty)).isEqualTo(State.INITIAL);
+        assertThat(current()).isEqualTo(empty);
+        assertThat(bench.message()).contains("no target");
     }
 }
