@@ -20,6 +20,7 @@ import org.swaplane.document.Segment;
 import org.swaplane.format.BilingualFile;
 import org.swaplane.format.DocumentFile;
 import org.swaplane.format.FileOptions;
+import org.swaplane.format.PackagePath;
 import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.intake.Arrival.Role;
@@ -66,14 +67,28 @@ public final class Arrivals {
         for (Found each : found) {
             progress.checkCancelled();
             progress.at(arrivals.size(), found.size());
-            Source kept = lane.trackStore().keep(each.source());
+            if (!each.refusal().isEmpty()) {
+                arrivals.add(Arrival.unread(each.source(), Role.UNREADABLE, options, each.refusal())
+                        .in(each.folder()));
+                continue;
+            }
+            Source kept = each.kept() ? each.source() : lane.trackStore().keep(each.source());
             read(kept, withDefaults(kept), progress).forEach(arrival -> arrivals.add(arrival.in(each.folder())));
         }
         return arrivals;
     }
 
-    /** A file, and where it lay in what arrived. */
-    private record Found(Source source, String folder) {}
+    /**
+     * A file, and where it lay in what arrived.
+     *
+     * @param kept whether the lane has its bytes already
+     * @param refusal why it cannot be used; empty where it can
+     */
+    private record Found(Source source, String folder, boolean kept, String refusal) {
+        Found(Source source, String folder) {
+            this(source, folder, false, "");
+        }
+    }
 
     /** How documents of this kind are read in the lane. */
     private FileOptions withDefaults(Source source) throws IOException {
@@ -111,7 +126,7 @@ public final class Arrivals {
         return arrival.version().map(counted::as).orElse(counted);
     }
 
-    private static void collect(Path path, List<Found> found) throws IOException {
+    private void collect(Path path, List<Found> found) throws IOException {
         if (Files.isDirectory(path)) {
             try (Stream<Path> inside = Files.walk(path)) {
                 for (Path file : inside.filter(Files::isRegularFile).sorted().toList()) {
@@ -124,15 +139,36 @@ public final class Arrivals {
     }
 
     /** Hidden files are left by file managers and nobody sends them on purpose. */
-    private static void collectFile(Path file, String folder, List<Found> found) throws IOException {
+    private void collectFile(Path file, String folder, List<Found> found) throws IOException {
         String name = file.getFileName().toString();
         if (name.toLowerCase(Locale.ROOT).endsWith(".zip")) {
-            Map<String, byte[]> entries =
-                    SafeZip.read(Source.of(file), entry -> !entry.endsWith("/") && !isHidden(entry));
-            entries.forEach((entry, bytes) ->
-                    found.add(new Found(Source.of(lastName(entry), bytes), folder(folder + '/' + entry))));
+            collectArchive(file, folder, found);
         } else if (!isHidden(name)) {
             found.add(new Found(Source.of(file), folder));
+        }
+    }
+
+    /** Its files are kept at once, so that one archive is in memory at a time. What cannot be used keeps nothing else away. */
+    private void collectArchive(Path file, String folder, List<Found> found) throws IOException {
+        Map<String, byte[]> entries;
+        try {
+            entries = SafeZip.read(Source.of(file), entry -> !entry.endsWith("/") && !isHidden(entry));
+            if (entries.isEmpty()) {
+                throw new CannotProceedException(file.getFileName().toString(), "problem.archive-empty");
+            }
+        } catch (CannotProceedException e) {
+            found.add(new Found(Source.of(file), folder, false, e.getMessage()));
+            return;
+        }
+        for (Map.Entry<String, byte[]> entry : entries.entrySet()) {
+            try {
+                // Some programs write the separators of their own system.
+                PackagePath path = new PackagePath(entry.getKey().replace('\\', '/'));
+                Source kept = lane.trackStore().keep(Source.of(path.fileName(), entry.getValue()));
+                found.add(new Found(kept, folder(folder + '/' + path.value()), true, ""));
+            } catch (CannotProceedException e) {
+                found.add(new Found(Source.of(file), folder, false, e.getMessage()));
+            }
         }
     }
 

@@ -72,7 +72,7 @@ public record FileNaming(String pattern) {
 
     /** Without what file systems do not allow; empty where nothing is left, or dots only. */
     private static String plain(String name) {
-        String result = FORBIDDEN.matcher(name).replaceAll("-").strip();
-        return result.matches("\\.+") ? "" : result;
+        // A dot or a blank at the end is lost on some systems.
+        return FORBIDDEN.matcher(name).replaceAll("-").strip().replaceFirst("[. ]+$", "");
     }
 }

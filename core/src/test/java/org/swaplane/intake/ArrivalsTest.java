@@ -90,7 +90,7 @@ class ArrivalsTest {
         assertThat(arrivals)
                 .extracting(each -> each.source().name(), Arrival::role)
                 .containsExactlyInAnyOrder(
-                        tuple("h.properties", Role.DOCUMENT),
+                        tuple("from the client.zip", Role.UNREADABLE),
                         tuple("page.html", Role.DOCUMENT),
                         tuple("b.json", Role.DOCUMENT),
                         tuple("c.json", Role.UNREADABLE),
@@ -101,8 +101,10 @@ class ArrivalsTest {
                         tuple("words.csv", Role.TERMS),
                         tuple("pairs.csv", Role.BILINGUAL),
                         tuple("g.docx", Role.RETURNED));
-        assertThat(arrivals).filteredOn(each -> each.role() == Role.UNREADABLE).allMatch(each -> each.problem()
-                .startsWith("c.json:1:"));
+        assertThat(arrivals)
+                .filteredOn(each -> each.role() == Role.UNREADABLE)
+                .allMatch(each ->
+                        each.problem().startsWith("c.json:1:") || each.problem().startsWith("../../h.properties"));
         assertThat(arrivals)
                 .filteredOn(each -> each.source().name().equals("b.json"))
                 .extracting(Arrival::repetitions)
@@ -189,5 +191,29 @@ class ArrivalsTest {
         Path kept = lane.references().keep(Source.of("../style guide.pdf", text("%PDF")));
 
         assertThat(kept).hasParent(folder.resolve("lane").resolve("reference")).hasFileName("style guide.pdf");
+    }
+
+    @Test
+    void ofAnArchiveWithBadNamesTheSoundFilesArriveAndTheOthersAreNamed() throws IOException {
+        Path zip = folder.resolve("from client.zip");
+        try (ZipOutputStream out = new ZipOutputStream(Files.newOutputStream(zip))) {
+            for (String name :
+                    List.of("de/a.properties", "../../b.properties", "con.properties", "win\\c.properties")) {
+                out.putNextEntry(new ZipEntry(name));
+                out.write(("key" + name.length() + "=Pier\n").getBytes(StandardCharsets.UTF_8));
+            }
+        }
+        Path broken = Files.write(folder.resolve("cut off.zip"), new byte[] {'P', 'K', 3, 4, 20, 0, 0, 0});
+
+        List<Arrival> arrivals =
+                new Arrivals(lane, FileOptions.ofLanguages("en", "de")).read(List.of(zip, broken), Progress.NONE);
+
+        assertThat(arrivals)
+                .filteredOn(arrival -> arrival.role() != Arrival.Role.UNREADABLE)
+                .extracting(arrival -> arrival.folder() + " " + arrival.source().name())
+                .containsExactlyInAnyOrder("de a.properties", "win c.properties");
+        assertThat(arrivals)
+                .filteredOn(arrival -> arrival.role() == Arrival.Role.UNREADABLE)
+                .hasSize(3);
     }
 }
