@@ -45,7 +45,7 @@ public record DeskTask(
     /**
      * What a desk leaves out is empty; what it must not leave out, or says wrongly, makes it no task.
      *
-     * @throws CannotProceedException when it is none, with the reason
+     * @throws CannotProceedException when the id or a language cannot be used, with the reason
      */
     public DeskTask {
         new TaskId(id);

@@ -9,7 +9,7 @@ public record TaskId(String value) {
     private static final Pattern FORM = Pattern.compile("[A-Za-z0-9_-][A-Za-z0-9_.-]{0,79}");
 
     /**
-     * @throws CannotProceedException when it is none
+     * @throws CannotProceedException when the text cannot be such an id
      */
     public TaskId {
         if (value == null || !FORM.matcher(value).matches()) {

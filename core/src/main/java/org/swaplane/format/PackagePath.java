@@ -30,7 +30,7 @@ public record PackagePath(String value) {
     private static final Pattern DRIVE = Pattern.compile("[A-Za-z]:.*", Pattern.DOTALL);
 
     /**
-     * @throws CannotProceedException when it is none, with the reason
+     * @throws CannotProceedException when the text cannot be such a path, with the reason
      */
     public PackagePath {
         Optional<Phrase> fault = fault(value);

@@ -25,7 +25,7 @@ public final class SafeZip {
     private static final int LARGEST_ENTRY = 256 << 20;
     private static final long MOST_BYTES = 1L << 30;
 
-    /** What unpacks to more than that, and to so many times what it is packed in, is made to fill a disk or to take for ever. */
+    /** An archive that unpacks to more than this many bytes, and to more than this many times its own size, is taken for a zip bomb. */
     private static final long BOMB_BYTES = 128L << 20;
 
     private static final int BOMB_RATIO = 200;

@@ -30,7 +30,7 @@ final class Selector {
     /**
      * The nodes that it selects.
      *
-     * @throws XPathExpressionException when it is none, or more than one that a file may bring along
+     * @throws XPathExpressionException when it is not valid XPath, too long, or nests searches
      * @throws CannotProceedException when it takes too long
      */
     static NodeList evaluate(String selector, NamespaceContext prefixes, Document document)
