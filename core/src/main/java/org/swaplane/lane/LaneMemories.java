@@ -99,7 +99,7 @@ public final class LaneMemories implements LaneListener {
             TranslationMemory reviewed = own(REVIEWED);
             String mark = reviewed.mark();
             if (mark.equals(upToDate())) {
-                reviewedHere.isUpToDate();
+                reviewedHere.caughtUp();
             } else if (!mark.isEmpty() && !mark.equals(OPEN) && !mark.startsWith(KEPT)) {
                 reviewed.clear();
             }

@@ -49,7 +49,7 @@ final class MemoryFollowing {
     }
 
     /** It has everything, as was found out elsewhere. */
-    void isUpToDate() {
+    void caughtUp() {
         behind = false;
     }
 

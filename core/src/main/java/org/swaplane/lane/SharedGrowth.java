@@ -59,7 +59,7 @@ final class SharedGrowth {
         Map<Path, String> marks = marks();
         for (SharedMemories.Shared each : shared.all()) {
             if (each.grows() && lane.stepsSoFar().equals(marks.get(each.folder()))) {
-                following(each.folder()).isUpToDate();
+                following(each.folder()).caughtUp();
             }
         }
         Files.deleteIfExists(folder.resolve(MARKS));
@@ -131,7 +131,8 @@ final class SharedGrowth {
         } catch (CannotProceedException e) {
             // In use; it is written when it is free.
             return false;
-        } catch (IOException e) {
+        } catch (IOException | RuntimeException e) {
+            // Whatever it was, the step is missing there.
             pausedUntil = System.nanoTime() + PAUSE_NANOS;
             failed.accept(e);
             return false;

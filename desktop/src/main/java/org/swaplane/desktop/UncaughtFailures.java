@@ -33,7 +33,7 @@ final class UncaughtFailures {
         }
     }
 
-    /** Says in a window what went wrong; where there is none, it is logged. */
+    /** Shows a failure in an open window; without one, the failure is logged. */
     static void say(Throwable failure) {
         window().ifPresentOrElse(
                         told -> told.accept(failure),

@@ -522,8 +522,8 @@ public final class LaneSession {
     }
 
     /**
-     * Ends the work in order, for the window's thread: nothing new is begun, what runs is told to stop and awaited, what was typed is written,
-     * and everything is closed. Another program can open the lane when the future is done; it fails with what failed first.
+     * Ends the work in order; call it on the window's thread. Starts nothing new, stops running work and waits for it, writes what was typed,
+     * and closes everything. Another program can open the lane when the future is done; it fails with what failed first.
      */
     public CompletableFuture<Void> close() {
         return closing.begin();

@@ -5,8 +5,8 @@ import java.util.concurrent.Executor;
 import java.util.concurrent.TimeUnit;
 
 /**
- * The orderly end of a session: nothing new is begun, what runs is told to stop and awaited, what was typed is written, and everything is
- * closed, each step also after one that failed. Lives on the window's thread, and waits on others.
+ * The orderly end of a session: it starts nothing new, stops running work and waits for it, writes what was typed, and closes
+ * everything; a failed step does not keep the others from being taken. Lives on the window's thread, and waits on others.
  */
 final class SessionClosing {
     private final LaneSession session;
