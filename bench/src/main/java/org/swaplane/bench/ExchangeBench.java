@@ -57,7 +57,7 @@ public final class ExchangeBench {
                     form.write(copies.get(0), out);
                 }
             });
-            CopyReturn back = new CopyReturn(formats, false);
+            CopyReturn back = new CopyReturn(formats, CopyReturn.Accepting.SAFE);
             double returning =
                     median(rounds, () -> back.read(List.of(Source.of(file)), Source.of(copy), Progress.NONE));
             System.out.printf(

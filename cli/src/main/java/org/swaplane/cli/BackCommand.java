@@ -1,5 +1,7 @@
 package org.swaplane.cli;
 
+import static org.swaplane.wording.Wording.text;
+
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -40,6 +42,11 @@ final class BackCommand implements Callable<Integer> {
     @Option(names = "--accept-empty", description = "Accept targets that were emptied.")
     private boolean acceptEmpty;
 
+    @Option(
+            names = "--accept-findings",
+            description = "Accept changes that bring findings of the checks that are not there now.")
+    private boolean acceptFindings;
+
     @Option(names = "--json", description = "Print one JSON object.")
     private boolean json;
 
@@ -59,7 +66,8 @@ final class BackCommand implements Callable<Integer> {
             throw new CannotProceedException(output.file.toString(), "command.one-result");
         }
         List<Source> sources = inputs.stream().map(Source::of).toList();
-        CopyReturn back = new CopyReturn(FormatRegistry.ofInstalled(), acceptEmpty);
+        CopyReturn back =
+                new CopyReturn(FormatRegistry.ofInstalled(), new CopyReturn.Accepting(acceptEmpty, acceptFindings));
         List<CopyReturn.Result> results = back.read(sources, Source.of(copy), Progress.NONE);
         for (CopyReturn.Result result : results) {
             write(result, inputs.get(sources.indexOf(result.source())), copy);
@@ -90,6 +98,11 @@ final class BackCommand implements Callable<Integer> {
             for (CopyReturn.Result each : results) {
                 String prefix = inputs.size() > 1 ? each.source().name() + ": " : "";
                 each.reading().problems().forEach(problem -> lines.add(prefix + problem.message()));
+                each.reading().changes().stream()
+                        .filter(each::isLeftForFindings)
+                        .flatMap(change -> each.newFindings().get(change.number()).stream()
+                                .map(finding -> text("command.row-with-finding", change.number(), finding.message())))
+                        .forEach(line -> lines.add(prefix + line));
             }
             int changes = results.stream()
                     .mapToInt(each -> each.reading().changes().size())
@@ -107,7 +120,7 @@ final class BackCommand implements Callable<Integer> {
                     ? Optional.of(inputs.get(sources.indexOf(each.source())).toString())
                     : Optional.empty();
             each.reading().problems().forEach(problem -> problems.add(of(path, entry(problem))));
-            each.reading().changes().forEach(change -> changes.add(of(path, entry(change, each.takes(change)))));
+            each.reading().changes().forEach(change -> changes.add(of(path, entry(change, each))));
             each.reading()
                     .remarks()
                     .forEach(remark -> remarks.add(of(
@@ -154,15 +167,24 @@ final class BackCommand implements Callable<Integer> {
         return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    private static Map<String, Object> entry(RowChange change, boolean applied) {
+    private static Map<String, Object> entry(RowChange change, CopyReturn.Result result) {
         Map<String, Object> entry = new LinkedHashMap<>();
         entry.put("row", change.number());
         entry.put("unit", change.segment().unit());
         entry.put("segment", change.segment().key());
-        entry.put("case", word(change.what()));
+        boolean leftForFindings = result.isLeftForFindings(change);
+        entry.put("case", leftForFindings ? "new-finding" : word(change.what()));
         entry.put("sent", change.sent());
         entry.put("returned", change.returned());
-        entry.put("applied", applied);
+        entry.put("applied", result.takes(change));
+        if (leftForFindings) {
+            entry.put(
+                    "findings",
+                    result.newFindings().get(change.number()).stream()
+                            .map(finding ->
+                                    FindingEntry.of(finding, change.segment().source()))
+                            .toList());
+        }
         change.state().ifPresent(state -> entry.put("state", word(state)));
         change.revision().ifPresent(revision -> {
             entry.put("author", revision.author());

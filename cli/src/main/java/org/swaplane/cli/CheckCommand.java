@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -14,7 +13,6 @@ import org.swaplane.check.CheckRun;
 import org.swaplane.check.CheckedFiles;
 import org.swaplane.check.Finding;
 import org.swaplane.check.Profile;
-import org.swaplane.compare.Span;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Segment;
@@ -178,19 +176,7 @@ final class CheckCommand implements Callable<Integer> {
         Finding finding = located.finding();
         BilingualDocument document = checked.document();
         var source = document.segments().get(finding.segment()).source();
-        Map<String, Object> entry = new LinkedHashMap<>();
-        entry.put("check", finding.check());
-        entry.put("severity", finding.severity().name().toLowerCase(Locale.ROOT));
-        entry.put("unit", finding.unit());
-        entry.put("segment", finding.key());
-        entry.put("message", finding.message());
-        entry.put("source", offsets(finding.source()));
-        entry.put("target", offsets(finding.target()));
-        entry.put(
-                "suggestion",
-                finding.suggestion()
-                        .map(fixed -> TagNotation.write(fixed, source))
-                        .orElse(null));
+        Map<String, Object> entry = FindingEntry.of(finding, source);
         if (!located.others().isEmpty()) {
             entry.put(
                     "in",
@@ -204,9 +190,5 @@ final class CheckCommand implements Callable<Integer> {
     private static Map<String, String> place(CheckedFiles.Place place, CheckedFile checked) {
         Segment segment = checked.documents().get(place.file()).segments().get(place.segment());
         return Map.of("path", checked.paths().get(place.file()).toString(), "segment", segment.key());
-    }
-
-    private static List<List<Integer>> offsets(List<Span> spans) {
-        return spans.stream().map(span -> List.of(span.start(), span.end())).toList();
     }
 }

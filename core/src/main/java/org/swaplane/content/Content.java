@@ -88,6 +88,16 @@ public record Content(List<Run> runs) {
         return runs.isEmpty();
     }
 
+    /** Whether nothing of its text is seen; tags do not count. */
+    public boolean isBlank() {
+        for (Run run : runs) {
+            if (run instanceof Text text && !Blanks.isAllOf(text.value())) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** Whether both hold the same text and the same tags in the same order, however a file writes the tags. */
     public boolean sameAs(Content other) {
         if (runs.size() != other.runs.size()) {

@@ -14,13 +14,14 @@ import java.util.regex.Pattern;
 public final class TagNotation {
     private static final Pattern EXACT = Pattern.compile("⟦(/?)(\\d{1,4})(/?)⟧");
 
-    /** What people's hands and word processors make of a tag: other brackets, blanks inside, one bracket lost. */
-    private static final Pattern NEAR_MISS =
-            Pattern.compile("⟦?\\s{0,3}(/?)\\s{0,3}(\\d{1,4})\\s{0,3}(/?)\\s{0,3}⟧(?!⟧)"
-                    + "|⟦\\s{0,3}(/?)\\s{0,3}(\\d{1,4})\\s{0,3}(/?)\\s{0,3}(?:⟧(?!⟧))?"
-                    + "|[\\[{〚\\u301A]\\s{0,3}(/?)\\s{0,3}(\\d{1,4})\\s{0,3}(/?)\\s{0,3}[\\]}〛\\u301B]");
+    /** A number with its strokes, in the digits of any script, with blanks anywhere. */
+    private static final String INSIDE = "\\s{0,3}([/／⁄]?)\\s{0,3}(\\p{Nd}{1,4})\\s{0,3}([/／⁄]?)\\s{0,3}";
 
-    private static final String BRACKETS = "⟦⟧[]{}〚〛\u301A\u301B";
+    /** What people's hands and programs make of a tag: other brackets, other digits, blanks inside, one bracket lost. */
+    private static final Pattern NEAR_MISS = Pattern.compile(
+            "⟦?" + INSIDE + "⟧(?!⟧)|⟦" + INSIDE + "(?:⟧(?!⟧))?|[\\p{Ps}<＜]" + INSIDE + "[\\p{Pe}>＞]|[⟦⟧]");
+
+    private static final String ASCII_BRACKETS = "()[]{}<>";
 
     private TagNotation() {}
 
@@ -63,6 +64,7 @@ public final class TagNotation {
         List<Run> repaired = new ArrayList<>();
         List<Damage> damages = new ArrayList<>();
         String sourceText = source.plainText();
+        List<Tag> whole = exactTags(written, numbers);
         StringBuilder text = new StringBuilder();
         Matcher exact = EXACT.matcher(written);
         Matcher near = NEAR_MISS.matcher(written);
@@ -77,11 +79,14 @@ public final class TagNotation {
             Matcher found = startsAt(exact, at) ? exact : startsAt(near, at) ? near : null;
             Optional<Tag> meant = found == null ? Optional.empty() : meant(found, numbers, found == exact);
             boolean isTag = found == exact && meant.isPresent();
-            // A bracketed number that the source holds as text is text; one of our own brackets never is.
+            // A bracketed number that the source holds as text is text, and so is one whose tag stands here besides;
+            // one
+            // of our own brackets never is.
             boolean isDamage = found != null
                     && !isTag
                     && (isOurs(found.group())
                             || meant.isPresent()
+                                    && whole.stream().noneMatch(meant.get()::matches)
                                     && !sourceText.contains(found.group().strip()));
             if (!isTag && !isDamage) {
                 text.append(c);
@@ -109,11 +114,28 @@ public final class TagNotation {
     /** Without any, there is no tag and nothing that was one. */
     private static boolean hasBracket(String text) {
         for (int i = 0; i < text.length(); i++) {
-            if (BRACKETS.indexOf(text.charAt(i)) >= 0) {
+            if (isBracket(text.charAt(i))) {
                 return true;
             }
         }
         return false;
+    }
+
+    private static boolean isBracket(char c) {
+        if (c < 0x7F) {
+            return ASCII_BRACKETS.indexOf(c) >= 0;
+        }
+        int type = Character.getType(c);
+        return type == Character.START_PUNCTUATION || type == Character.END_PUNCTUATION || c == '＜' || c == '＞';
+    }
+
+    private static List<Tag> exactTags(String written, TagNumbers numbers) {
+        List<Tag> tags = new ArrayList<>();
+        Matcher exact = EXACT.matcher(written);
+        while (exact.find()) {
+            meant(exact, numbers, true).ifPresent(tags::add);
+        }
+        return tags;
     }
 
     /** Reads a source that is known only as text: what is written exactly as a tag is one, and stands for itself. */

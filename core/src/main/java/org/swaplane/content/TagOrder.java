@@ -3,8 +3,14 @@ package org.swaplane.content;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Whether the tags of a content stand in an order that a file can hold: pairs open before they close, and do not overlap. */
 public final class TagOrder {
@@ -32,6 +38,60 @@ public final class TagOrder {
             }
         }
         return open.isEmpty();
+    }
+
+    /** A pair of tags by its id and how many of that id stand before it, with the places of its halves among the tags. */
+    private record Pair(String name, int opens, int closes) {
+        boolean crosses(Pair other) {
+            return first() < other.first() && other.first() < last() && last() < other.last();
+        }
+
+        private int first() {
+            return Math.min(opens, closes);
+        }
+
+        private int last() {
+            return Math.max(opens, closes);
+        }
+    }
+
+    private static List<Pair> pairs(Content content) {
+        Map<String, Integer> opens = new LinkedHashMap<>();
+        Map<String, Integer> closes = new HashMap<>();
+        Map<String, Integer> seen = new HashMap<>();
+        List<Tag> tags = content.tags();
+        for (int i = 0; i < tags.size(); i++) {
+            Tag tag = tags.get(i);
+            if (tag.kind() != Tag.Kind.STANDALONE) {
+                int before = seen.merge(tag.kind() + tag.id(), 1, Integer::sum) - 1;
+                (tag.kind() == Tag.Kind.OPEN ? opens : closes).put(tag.id() + ' ' + before, i);
+            }
+        }
+        return opens.keySet().stream()
+                .filter(closes::containsKey)
+                .map(name -> new Pair(name, opens.get(name), closes.get(name)))
+                .toList();
+    }
+
+    /** The pairs that close before they open. */
+    public static Set<String> reversed(Content content) {
+        return pairs(content).stream()
+                .filter(pair -> pair.closes() < pair.opens())
+                .map(Pair::name)
+                .collect(Collectors.toSet());
+    }
+
+    /** The pairs that overlap, two and two. */
+    public static Set<Set<String>> overlapping(Content content) {
+        if (isNested(content)) {
+            return Set.of();
+        }
+        List<Pair> pairs = pairs(content);
+        Set<Set<String>> found = new HashSet<>();
+        for (Pair one : pairs) {
+            pairs.stream().filter(one::crosses).forEach(other -> found.add(Set.of(one.name(), other.name())));
+        }
+        return found;
     }
 
     /** Whether a file can be written with it and stay well-formed: the elements among its pairs are nested. */

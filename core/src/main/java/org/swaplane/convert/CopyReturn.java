@@ -6,13 +6,19 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntFunction;
+import org.swaplane.check.CheckRun;
+import org.swaplane.check.CheckedSegment;
+import org.swaplane.check.Finding;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Part;
+import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.exchange.FileExchange;
+import org.swaplane.exchange.NewFindings;
 import org.swaplane.exchange.ReturnReader;
 import org.swaplane.exchange.ReturnReading;
 import org.swaplane.exchange.ReturnedBilingual;
@@ -34,22 +40,44 @@ import org.swaplane.task.Progress;
 public final class CopyReturn {
     private final FormatRegistry formats;
     private final ReviewCopyFormats copies = ReviewCopyFormats.ofInstalled();
-    private final boolean acceptsEmpty;
+    private final Accepting accepting;
 
-    /** {@code acceptsEmpty} takes targets that were emptied as well, which nobody does by accident then. */
-    public CopyReturn(FormatRegistry formats, boolean acceptsEmpty) {
+    public CopyReturn(FormatRegistry formats, Accepting accepting) {
         this.formats = formats;
-        this.acceptsEmpty = acceptsEmpty;
+        this.accepting = accepting;
+    }
+
+    /**
+     * What is taken besides what is safe.
+     *
+     * @param emptied targets that were emptied, which nobody does by accident then
+     * @param findings changes that bring findings of the checks
+     */
+    public record Accepting(boolean emptied, boolean findings) {
+        /** Nothing but what is safe. */
+        public static final Accepting SAFE = new Accepting(false, false);
     }
 
     /**
      * What came back for one file.
      *
      * @param edits what accepting all safe changes writes
+     * @param newFindings by the number of a row, what the checks would find in its returned target and do not find now
      */
-    public record Result(Source source, BilingualFile file, ReturnReading reading, List<SegmentEdit> edits) {
+    public record Result(
+            Source source,
+            BilingualFile file,
+            ReturnReading reading,
+            List<SegmentEdit> edits,
+            Map<Integer, List<Finding>> newFindings) {
         public Result {
             edits = List.copyOf(edits);
+            newFindings = Map.copyOf(newFindings);
+        }
+
+        /** Whether a change was left for nothing but the findings that it brings. */
+        public boolean isLeftForFindings(RowChange change) {
+            return change.safe() && newFindings.containsKey(change.number()) && !takes(change);
         }
 
         /** Whether nothing is left to look at. */
@@ -158,7 +186,7 @@ public final class CopyReturn {
                 first.reading().remarks(),
                 first.reading().untouched());
         List<Result> all = new ArrayList<>(results);
-        all.set(0, new Result(first.source(), first.file(), reading, first.edits()));
+        all.set(0, new Result(first.source(), first.file(), reading, first.edits(), first.newFindings()));
         return all;
     }
 
@@ -219,21 +247,29 @@ public final class CopyReturn {
     }
 
     private Result result(Source source, BilingualFile file, ReturnReading reading, IntFunction<State> states) {
+        NewFindings checks = new NewFindings(CheckRun.ofAllChecks(), index -> checked(file.document(), index));
+        Map<Integer, List<Finding>> newFindings = checks.of(reading);
         List<SegmentEdit> edits = new ArrayList<>();
         for (RowChange change : reading.changes()) {
-            if (isTaken(change)) {
-                State state = change.answer().isEmpty() ? State.INITIAL : states.apply(change.number());
+            if (isTaken(change, newFindings.containsKey(change.number()))) {
+                State state = change.leavesOpen(change.answer()) ? State.INITIAL : states.apply(change.number());
                 edits.add(new SegmentEdit(change.index(), change.answer(), state));
             }
         }
-        return new Result(source, file, reading, edits);
+        return new Result(source, file, reading, edits, newFindings);
     }
 
-    private boolean isTaken(RowChange change) {
-        return change.safe()
-                || acceptsEmpty
+    private static CheckedSegment checked(BilingualDocument document, int index) {
+        Segment segment = document.segments().get(index);
+        Part part = document.parts().get(segment.part());
+        return new CheckedSegment(index, segment, segment.target(), part.sourceLanguage(), part.targetLanguage());
+    }
+
+    private boolean isTaken(RowChange change, boolean bringsFindings) {
+        return change.safe() && (accepting.findings() || !bringsFindings)
+                || accepting.emptied()
                         && change.what() == RowChange.Case.CHANGED_THERE
-                        && change.answer().plainText().isBlank()
+                        && change.answer().isBlank()
                         && change.problems().stream()
                                 .map(StructureProblem::kind)
                                 .allMatch(kind -> !kind.isDoubtful()

@@ -2,16 +2,18 @@ package org.swaplane.exchange;
 
 import static org.swaplane.wording.Wording.text;
 
+import com.ibm.icu.text.Normalizer2;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Supplier;
+import org.swaplane.content.Blanks;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
@@ -31,7 +33,10 @@ public final class ReturnReader {
             Irregularity.HIDDEN, Kind.TEXT_HIDDEN,
             Irregularity.MERGED, Kind.CELL_MERGED,
             Irregularity.CALCULATED, Kind.CELL_CALCULATED,
+            Irregularity.OTHER_LANGUAGE, Kind.OTHER_LANGUAGE,
             Irregularity.UNCLEAR_COLUMN, Kind.COLUMN_UNCLEAR));
+
+    private static final Normalizer2 NFC = Normalizer2.getNFCInstance();
 
     private final Map<Integer, SentRow> sent = new HashMap<>();
     private final Map<Integer, State> states;
@@ -80,9 +85,9 @@ public final class ReturnReader {
     }
 
     private void readRow(SentRow original, ReturnedRow row, Supplier<String> print, List<StructureProblem> known) {
-        String returned = EdgeBreaks.without(row.target());
-        boolean textChanged = !returned.equals(original.sent())
-                && !(returned.isBlank() && original.sent().isBlank());
+        String returned = composedAs(original, EdgeBreaks.without(row.target()));
+        boolean textChanged =
+                !returned.equals(original.sent()) && !(Blanks.isAllOf(returned) && Blanks.isAllOf(original.sent()));
         Optional<State> state =
                 Optional.ofNullable(states.get(original.number())).filter(each -> each != original.sentState());
         List<StructureProblem> own = new ArrayList<>();
@@ -113,6 +118,22 @@ public final class ReturnReader {
         }
     }
 
+    /**
+     * Programs decompose letters and their accents (UAX #15): what is the same but for that is the same, and what is new is composed as what
+     * went out was.
+     */
+    private static String composedAs(SentRow original, String returned) {
+        if (returned.equals(original.sent()) || NFC.isNormalized(returned)) {
+            return returned;
+        }
+        String composed = NFC.normalize(returned);
+        if (composed.equals(NFC.normalize(original.sent()))) {
+            return original.sent();
+        }
+        String model = original.sent().isEmpty() ? original.segment().source().plainText() : original.sent();
+        return NFC.isNormalized(model) ? composed : returned;
+    }
+
     private static StructureProblem problem(Kind kind, SentRow row, String key, Object... more) {
         Object[] arguments = new Object[more.length + 1];
         arguments[0] = row.number();
@@ -129,8 +150,9 @@ public final class ReturnReader {
         if (original.segment().locked()) {
             found.add(problem(Kind.LOCKED_CHANGED, original, "return.locked-changed"));
         }
-        if (isBlank(returned) && !original.sent().isBlank()) {
-            found.add(problem(Kind.EMPTIED, original, "return.emptied"));
+        if (isEmptied(reading.content(), original)) {
+            boolean wasEmpty = Blanks.isAllOf(original.sent());
+            found.add(problem(Kind.EMPTIED, original, wasEmpty ? "return.only-tags" : "return.emptied"));
         }
         for (Irregularity irregularity : row.irregularities()) {
             Kind kind = IRREGULAR.get(irregularity);
@@ -138,6 +160,9 @@ public final class ReturnReader {
                     kind,
                     original,
                     "return." + kind.name().toLowerCase(Locale.ROOT).replace('_', '-')));
+        }
+        if (losesLines(original, returned)) {
+            found.add(problem(Kind.LINES_JOINED, original, "return.lines-joined"));
         }
         if (!reading.damages().isEmpty()) {
             String written = reading.damages().get(0).written().strip();
@@ -150,44 +175,44 @@ public final class ReturnReader {
         findMisplacedTags(original, reading.content(), found);
     }
 
-    /** Letters, digits or signs: anything but white space and what is not seen. */
-    private static boolean isBlank(String text) {
-        return text.codePoints()
-                .allMatch(c -> Character.isWhitespace(c)
-                        || Character.isSpaceChar(c)
-                        || Character.getType(c) == Character.FORMAT
-                        || Character.isISOControl(c));
+    /** Whether nothing of a text is left that was there; of a target that was empty, whether only tags were put in the place of words. */
+    private static boolean isEmptied(Content answer, SentRow original) {
+        Content source = original.segment().source();
+        Content sent = TagNotation.read(original.sent(), source).content();
+        return answer.isBlank() && !(sent.isBlank() && source.isBlank());
+    }
+
+    /** Whether the lines of a text, which its source has as well, came back as one; or it is the same text with other line breaks. */
+    private static boolean losesLines(SentRow original, String returned) {
+        String sent = original.sent();
+        boolean had = sent.indexOf('\n') >= 0;
+        boolean has = returned.indexOf('\n') >= 0;
+        return had && !has && original.segment().source().plainText().indexOf('\n') >= 0
+                || had != has && folded(sent).equals(folded(returned));
+    }
+
+    private static String folded(String text) {
+        return text.strip().replaceAll("\\s+", " ");
     }
 
     /** What was so in the source, or as it was sent, is nobody's fault there. */
     private static void findMisplacedTags(SentRow original, Content answer, List<StructureProblem> found) {
         Content source = original.segment().source();
         Content sent = TagNotation.read(original.sent(), source).content();
-        if (!TagOrder.isWritable(answer)) {
+        if (!TagOrder.isWritable(answer) || isNew(TagOrder::reversed, answer, source, sent)) {
             found.add(problem(Kind.TAGS_BROKEN, original, "return.tags-broken"));
-        } else if (!TagOrder.isNested(answer)
-                && TagOrder.isNested(source)
-                && (TagOrder.isNested(sent) || sent.isEmpty())) {
-            found.add(problem(
-                    opensFirst(answer) ? Kind.TAGS_MOVED : Kind.TAGS_BROKEN,
-                    original,
-                    opensFirst(answer) ? "return.tags-moved" : "return.tags-broken"));
-        } else if (!TagOrder.keepsFixedOrder(answer, source) && sameTags(answer, source)) {
+        } else if (isNew(TagOrder::overlapping, answer, source, sent)
+                || !TagOrder.keepsFixedOrder(answer, source) && sameTags(answer, source)) {
             found.add(problem(Kind.TAGS_MOVED, original, "return.tags-moved"));
         }
     }
 
-    /** Whether no tag closes what is not open. */
-    private static boolean opensFirst(Content content) {
-        Set<String> open = new HashSet<>();
-        for (Tag tag : content.tags()) {
-            if (tag.kind() == Tag.Kind.OPEN) {
-                open.add(tag.id());
-            } else if (tag.kind() == Tag.Kind.CLOSE && !open.remove(tag.id())) {
-                return false;
-            }
-        }
-        return true;
+    private static <T> boolean isNew(Function<Content, Set<T>> wrong, Content answer, Content source, Content sent) {
+        Set<T> there = wrong.apply(answer);
+        return !there.isEmpty()
+                && there.stream()
+                        .anyMatch(each -> !wrong.apply(source).contains(each)
+                                && !wrong.apply(sent).contains(each));
     }
 
     private static RowChange change(
@@ -227,11 +252,11 @@ public final class ReturnReader {
                 problems);
     }
 
-    /** The answer has the tags of the source, or at least those that we sent; an emptied target has lost its text, not its tags. */
+    /** The answer has the tags of the source, or at least those that we sent; a new translation has had none. */
     private static boolean tagsWhole(Content answer, SentRow original) {
         Content source = original.segment().source();
         Content sent = TagNotation.read(original.sent(), source).content();
-        return sameTags(answer, source) || sameTags(answer, sent);
+        return sameTags(answer, source) || !sent.isBlank() && sameTags(answer, sent);
     }
 
     private static boolean sameTags(Content one, Content other) {

@@ -13,6 +13,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import org.swaplane.content.Content;
+import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Fingerprint;
@@ -20,6 +24,7 @@ import org.swaplane.document.Note;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
 import org.swaplane.exchange.StructureProblem.Kind;
+import org.swaplane.reviewcopy.Irregularity;
 import org.swaplane.reviewcopy.Remark;
 import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.reviewcopy.ReturnedRow;
@@ -33,10 +38,13 @@ import org.swaplane.reviewcopy.SentTexts;
  */
 public final class ReturnedBilingual {
     private static final int MOST_NAMED = 5;
+    /** Attributes by which tags are numbered (XLIFF 1.2, section 2.3, id and rid; XLIFF 2.1, section 4.3.1, startRef). */
+    private static final Pattern ID = Pattern.compile("\\s(?:id|rid|startRef)\\s*=\\s*(?:\"[^\"]*\"|'[^']*')");
 
     private final BilingualDocument returned;
     private final String trip;
     private final List<SentRow> sent;
+    private final List<String> targets;
     /** Returned segments by the number of the row that each is. */
     private final Map<Integer, Segment> matched = new HashMap<>();
 
@@ -50,7 +58,8 @@ public final class ReturnedBilingual {
         this.returned = returned;
         this.trip = trip;
         this.sent = List.copyOf(sent);
-        match(targets);
+        this.targets = List.copyOf(targets);
+        match();
     }
 
     /** The share of the segments sent that came back, from 0 to 1. */
@@ -70,14 +79,13 @@ public final class ReturnedBilingual {
         return true;
     }
 
-    private boolean agrees(Segment there, SentRow row, List<String> targets) {
+    private boolean agrees(Segment there, SentRow row) {
         String own = returned.parts().get(there.part()).targetLanguage();
-        int part = row.segment().part();
-        String asked = part < targets.size() ? targets.get(part) : "";
+        String asked = target(row);
         return own.isEmpty() || asked.isEmpty() || agree(own, asked);
     }
 
-    private void match(List<String> targets) {
+    private void match() {
         Map<String, List<Segment>> byUnit = new LinkedHashMap<>();
         Map<String, List<Segment>> bySource = new HashMap<>();
         Map<String, List<Segment>> byKey = new HashMap<>();
@@ -117,7 +125,7 @@ public final class ReturnedBilingual {
                     continue;
                 }
                 List<Segment> fitting = candidates.stream()
-                        .filter(each -> !taken.contains(each) && agrees(each, row, targets))
+                        .filter(each -> !taken.contains(each) && agrees(each, row))
                         .filter(each -> anyText || Fingerprint.of(each.source()).equals(print))
                         .toList();
                 if (step == Step.UNIT ? !fitting.isEmpty() : fitting.size() == 1) {
@@ -236,13 +244,56 @@ public final class ReturnedBilingual {
                         .noneMatch(own -> own.text().equals(note)))
                 .map(note -> new Remark("", "", note))
                 .toList();
+        Content theirSource =
+                isNumberedAnew(there, row) ? there.source() : row.segment().source();
+        String language = there.about().otherLanguage();
+        boolean isOther = !language.isEmpty()
+                && !language.equals(row.segment().about().otherLanguage())
+                && !agree(language, target(row));
         return new ReturnedRow(
                 position,
                 Optional.of(RowCode.of(trip, row.number(), print)),
+                0,
                 TagNotation.write(there.source(), there.source()),
-                TagNotation.write(there.target(), row.segment().source()),
+                TagNotation.write(there.target(), theirSource),
                 remarks,
-                Optional.empty());
+                Optional.empty(),
+                isOther ? Set.of(Irregularity.OTHER_LANGUAGE) : Set.of());
+    }
+
+    /**
+     * Whether the tool that had the file gave its tags other ids: then a tag is the one that stands in the same place of the same source. Where
+     * the tags of the source stand in another order with what they hold, they were moved, and their ids tell them.
+     */
+    private static boolean isNumberedAnew(Segment there, SentRow row) {
+        List<Tag> ours = row.segment().source().tags();
+        List<Tag> theirs = there.source().tags();
+        if (ours.size() != theirs.size()
+                || !Fingerprint.of(there.source())
+                        .equals(Fingerprint.of(row.segment().source()))) {
+            return false;
+        }
+        Map<String, String> codes = new HashMap<>();
+        ours.forEach(tag -> codes.put(tag.kind() + tag.id(), tag.code()));
+        boolean sameById = theirs.stream().allMatch(tag -> tag.code().equals(codes.get(tag.kind() + tag.id())));
+        boolean samePlaces =
+                IntStream.range(0, ours.size()).allMatch(i -> ours.get(i).matches(theirs.get(i)));
+        return !samePlaces && !(sameById && !isSameWithoutIds(ours, theirs));
+    }
+
+    private static boolean isSameWithoutIds(List<Tag> ours, List<Tag> theirs) {
+        return IntStream.range(0, ours.size())
+                .allMatch(i -> withoutIds(ours.get(i)).equals(withoutIds(theirs.get(i))));
+    }
+
+    private static String withoutIds(Tag tag) {
+        return ID.matcher(tag.code()).replaceAll("");
+    }
+
+    /** The language of the target of a row that was sent. */
+    private String target(SentRow row) {
+        int part = row.segment().part();
+        return part < targets.size() ? targets.get(part) : "";
     }
 
     /** The state that the file gives the segment of a row. */

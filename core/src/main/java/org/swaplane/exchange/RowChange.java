@@ -59,6 +59,11 @@ public record RowChange(
         return damaged ? repaired : Optional.of(answer);
     }
 
+    /** Whether the segment would be without text where its source has some, and so not be translated whatever is said of it. */
+    public boolean leavesOpen(Content target) {
+        return target.isBlank() && !segment.source().isBlank();
+    }
+
     /** Whether only its state changed. */
     public boolean isOfStateOnly() {
         return state.isPresent() && returned.equals(sent);

@@ -33,6 +33,10 @@ public record StructureProblem(Kind kind, int number, String message) {
         LOCKED_CHANGED(Effect.FORBIDS),
         /** A target that had text has none. */
         EMPTIED(Effect.ASKS),
+        /** The target says of itself that it is in another language. */
+        OTHER_LANGUAGE(Effect.ASKS),
+        /** Line breaks within a text were lost, as programs do that fold white space. */
+        LINES_JOINED(Effect.ASKS),
         COLUMN_UNCLEAR(Effect.ASKS),
         CELL_MERGED(Effect.ASKS),
         CELL_CALCULATED(Effect.ASKS),

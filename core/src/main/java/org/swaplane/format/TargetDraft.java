@@ -7,6 +7,7 @@ public final class TargetDraft {
     private final long owner;
     private final long ownerEnd;
     private String prefix = "";
+    private String otherLanguage = "";
     private String indent = "";
     private Content source;
     private long sourceEnd;
@@ -51,6 +52,15 @@ public final class TargetDraft {
         contentStart = startOfContent;
         contentEnd = endOfContent;
         targetEnd = end;
+    }
+
+    /** What the target says of its language, where that is another than the file's. */
+    public void otherLanguage(String language) {
+        otherLanguage = language;
+    }
+
+    public String otherLanguage() {
+        return otherLanguage;
     }
 
     public boolean hasSource() {

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javax.xml.XMLConstants;
 import javax.xml.stream.Location;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
@@ -177,6 +178,12 @@ public abstract class XmlPass {
         String before = indentBefore(draft.ownerEnd(), start());
         Content content = inline.read();
         draft.source(content, end(), prefix, before);
+    }
+
+    /** What the element that the parser stands on says of its language ({@code xml:lang}), where that is another than the file's. */
+    protected final String otherLanguage(String language) {
+        String own = xml.getAttributeValue(XMLConstants.XML_NS_URI, "lang");
+        return own == null || own.equalsIgnoreCase(language) ? "" : own.intern();
     }
 
     /** Reads the target that the parser stands on. */

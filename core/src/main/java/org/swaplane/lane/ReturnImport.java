@@ -24,6 +24,7 @@ import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Fingerprint;
 import org.swaplane.document.Segment;
 import org.swaplane.document.State;
+import org.swaplane.exchange.NewFindings;
 import org.swaplane.exchange.ReturnReader;
 import org.swaplane.exchange.ReturnReading;
 import org.swaplane.exchange.ReturnReport;
@@ -84,7 +85,7 @@ public final class ReturnImport {
     }
 
     private Recognised recognised(Source copy, Trip trip, TrackSnapshot now, ReturnReading reading) throws IOException {
-        ReturnFindings findings = new ReturnFindings(lane.references().checks(), now);
+        NewFindings findings = new NewFindings(lane.references().checks(), now::checked);
         return new Recognised(copy, trip, now, reading, findings.of(reading));
     }
 
@@ -351,7 +352,7 @@ public final class ReturnImport {
                 State after = change.isOfStateOnly() ? change.state().orElse(state) : state;
                 edits.put(
                         change.index(),
-                        new Value(answer, answer.isEmpty() ? State.INITIAL : after)
+                        new Value(answer, change.leavesOpen(answer) ? State.INITIAL : after)
                                 .from(new Origin(
                                         Origin.Kind.RETURNED,
                                         -1,

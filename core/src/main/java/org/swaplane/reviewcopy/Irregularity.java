@@ -10,6 +10,8 @@ public enum Irregularity {
     MERGED,
     /** The text is the result of a formula, or the spreadsheet turned it into a number, a date or a truth value. */
     CALCULATED,
+    /** The target itself says that it is in another language. */
+    OTHER_LANGUAGE,
     /** It cannot be told for certain which column holds the target. */
     UNCLEAR_COLUMN
 }

@@ -285,7 +285,7 @@ class CopyTortureTest {
     }
 
     private static CopyReturn.Result read(AnsweredCopy copy, String form, Source file) throws IOException {
-        return new CopyReturn(FORMATS, false)
+        return new CopyReturn(FORMATS, CopyReturn.Accepting.SAFE)
                 .read(List.of(file), Source.of("back." + form, copy.written(form)), Progress.NONE)
                 .get(0);
     }

@@ -234,6 +234,7 @@ final class Xliff12Reader extends XmlPass {
             problem("file.target-first", unit.id);
         }
         unit.nativeState = attribute("state").intern();
+        unit.draft.otherLanguage(otherLanguage(parts.get(parts.size() - 1).targetLanguage()));
         if (!States12.isKnown(unit.nativeState)) {
             problem("file.state-taken-translated", unit.id, unit.nativeState);
         }
@@ -411,6 +412,7 @@ final class Xliff12Reader extends XmlPass {
                 SegmentMetadata.ofNotes(unit.notes)
                         .withLimits(unit.limits)
                         .withProposals(proposals, marks.score())
+                        .withOtherLanguage(unit.draft.otherLanguage())
                         .shared()));
         slots.add(unit.draft.slot());
     }

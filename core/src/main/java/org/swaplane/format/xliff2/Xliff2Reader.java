@@ -225,6 +225,7 @@ final class Xliff2Reader extends XmlPass {
                     case "source" -> readSource(draft, inline(unit));
                     case "target" -> {
                         unit.placed(number("order"));
+                        draft.otherLanguage(otherLanguage(targetLanguage));
                         readTarget(draft, inline(unit));
                     }
                     default -> xml.skipElement();
@@ -266,7 +267,8 @@ final class Xliff2Reader extends XmlPass {
                                 proposals,
                                 marks.score(),
                                 unit.rules,
-                                unit.directions)
+                                unit.directions,
+                                draft.otherLanguage())
                         .shared()));
         slots.add(draft.slot());
         unitTags.add(unit.tag);

@@ -1,27 +1,29 @@
-package org.swaplane.lane;
+package org.swaplane.exchange;
 
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.IntFunction;
+import java.util.stream.Collectors;
 import org.swaplane.check.CheckRun;
 import org.swaplane.check.CheckedSegment;
 import org.swaplane.check.Finding;
 import org.swaplane.content.Content;
-import org.swaplane.exchange.ReturnReading;
-import org.swaplane.exchange.RowChange;
 
-/** What the checks would find in returned targets, and do not find in those that stand now. */
-final class ReturnFindings {
+/** What the checks would find in returned targets, and do not find in the same segments as they stand now. */
+public final class NewFindings {
     private final CheckRun checks;
-    private final TrackSnapshot now;
+    private final IntFunction<CheckedSegment> now;
 
-    ReturnFindings(CheckRun checks, TrackSnapshot now) {
+    /** @param now gives the segment with an index as it stands */
+    public NewFindings(CheckRun checks, IntFunction<CheckedSegment> now) {
         this.checks = checks;
         this.now = now;
     }
 
     /** By the number of the row; only rows that have any. */
-    Map<Integer, List<Finding>> of(ReturnReading reading) {
+    public Map<Integer, List<Finding>> of(ReturnReading reading) {
         Map<Integer, List<Finding>> found = new HashMap<>();
         for (RowChange change : reading.changes()) {
             List<Finding> brought = change.applicable()
@@ -34,17 +36,18 @@ final class ReturnFindings {
         return Map.copyOf(found);
     }
 
+    /** Of checks that find nothing there now; what was wrong in one way and is now wrong in another is not new. */
     private List<Finding> brought(int index, Content answer) {
-        CheckedSegment there = now.checked(index);
-        List<Finding> before = checks.run(there);
+        CheckedSegment there = now.apply(index);
         CheckedSegment changed =
                 new CheckedSegment(index, there.segment(), answer, there.sourceLanguage(), there.targetLanguage());
-        return checks.run(changed).stream()
-                .filter(finding -> before.stream().noneMatch(each -> isSame(each, finding)))
+        List<Finding> after = checks.run(changed);
+        if (after.isEmpty()) {
+            return after;
+        }
+        Set<String> before = checks.run(there).stream().map(Finding::check).collect(Collectors.toSet());
+        return after.stream()
+                .filter(finding -> !before.contains(finding.check()))
                 .toList();
-    }
-
-    private static boolean isSame(Finding one, Finding other) {
-        return one.check().equals(other.check()) && one.phrase().equals(other.phrase());
     }
 }
