@@ -4,7 +4,7 @@ import static org.swaplane.wording.Wording.text;
 
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -109,28 +109,28 @@ public final class CopyReturn {
     private List<Result> ofCopy(List<Source> files, Source returned, Progress progress) throws IOException {
         // The copy is read on one thread while the first file is read on another.
         Concurrent<ReturnedCopy> reading = Concurrent.of(() -> copies.read(returned));
-        List<Result> results = new ArrayList<>();
-        Set<String> known = new LinkedHashSet<>();
+        Map<String, Made> made = new LinkedHashMap<>();
         for (Source source : files) {
-            Optional<Made> made = madeOf(source, reading, progress);
-            if (made.isPresent()) {
-                ReturnedCopy copy = reading.get();
-                FileExchange exchange = made.get().exchange();
-                String trip = exchange.tripOf(copy).orElseThrow();
-                known.add(trip);
-                ReturnedCopy own = copy.of(trip);
-                ReturnReading read = ReturnReader.read(own, trip, exchange.sentRows(own, trip));
-                results.add(result(source, made.get().file(), read, number -> State.REVIEWED));
+            Optional<Made> found = madeOf(source, reading, progress);
+            if (found.isPresent()) {
+                made.put(found.get().exchange().tripOf(reading.get()).orElseThrow(), found.get());
             }
         }
-        if (results.isEmpty()) {
+        if (made.isEmpty()) {
             throw notFrom(files, returned);
         }
-        return withOthers(results, reading.get(), known);
+        ReturnedCopy copy = reading.get();
+        List<Result> results = new ArrayList<>();
+        made.forEach((trip, each) -> {
+            ReturnedCopy own = copy.of(trip, made.keySet());
+            ReturnReading read = ReturnReader.read(own, trip, each.exchange().sentRows(own, trip));
+            results.add(result(each.source(), each.file(), read, number -> State.REVIEWED));
+        });
+        return withOthers(results, copy, made.keySet());
     }
 
     /** A file that a copy was made of. */
-    private record Made(BilingualFile file, FileExchange exchange) {}
+    private record Made(Source source, BilingualFile file, FileExchange exchange) {}
 
     /** A file with several languages is read in those that the copy was made in. */
     private Optional<Made> madeOf(Source source, Concurrent<ReturnedCopy> reading, Progress progress)
@@ -163,7 +163,7 @@ public final class CopyReturn {
 
     private Made open(Source source, FileOptions way, Progress progress) throws IOException {
         BilingualFile file = formats.open(source, way, progress);
-        return new Made(file, new FileExchange(source.sha256(), file.document()));
+        return new Made(source, file, new FileExchange(source.sha256(), file.document()));
     }
 
     /** Rows of files that were not given are said with the first result. */

@@ -5,7 +5,9 @@ import static org.swaplane.wording.Wording.text;
 import com.ibm.icu.text.Normalizer2;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -13,6 +15,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import org.swaplane.content.Blanks;
 import org.swaplane.content.Content;
 import org.swaplane.content.Tag;
@@ -34,7 +37,18 @@ public final class ReturnReader {
             Irregularity.MERGED, Kind.CELL_MERGED,
             Irregularity.CALCULATED, Kind.CELL_CALCULATED,
             Irregularity.OTHER_LANGUAGE, Kind.OTHER_LANGUAGE,
+            Irregularity.NUMBER, Kind.CELL_CALCULATED,
+            Irregularity.NUMBERED, Kind.LINES_NUMBERED,
+            Irregularity.SYMBOL, Kind.SYMBOL,
             Irregularity.UNCLEAR_COLUMN, Kind.COLUMN_UNCLEAR));
+    /** What a reader of the text alone misses even where the text is as it was sent. */
+    private static final Set<Irregularity> SEEN_BESIDES = EnumSet.of(Irregularity.NUMBERED, Irregularity.SYMBOL);
+    /** So long are cells where programs cut them. */
+    private static final int CELL_LENGTH = 32_767;
+    /** Fewer rows whose targets changed places were exchanged on purpose. */
+    private static final int FEW = 3;
+    /** A number that reads the same however a spreadsheet holds it. */
+    private static final Pattern PLAIN_NUMBER = Pattern.compile("-?[1-9][0-9]{0,14}|0");
 
     private static final Normalizer2 NFC = Normalizer2.getNFCInstance();
 
@@ -63,6 +77,7 @@ public final class ReturnReader {
     private ReturnReading read(ReturnedCopy returned, RowMatching matching) {
         Map<Integer, ReturnedRow> matched = matching.match(returned.rows());
         problems.addAll(matching.problems());
+        remarks.addAll(ownRemarks(matching.remarks()));
         Map<Integer, List<StructureProblem>> byNumber = new HashMap<>();
         for (StructureProblem problem : matching.problems()) {
             byNumber.computeIfAbsent(problem.number(), none -> new ArrayList<>())
@@ -71,17 +86,44 @@ public final class ReturnReader {
         matched.forEach((number, row) ->
                 readRow(sent.get(number), row, () -> matching.print(number), byNumber.getOrDefault(number, List.of())));
         returned.remarks().forEach(remark -> remarks.add(new RowRemark(RowRemark.NO_SEGMENT, remark)));
-        sayUnclearColumn();
+        returned.rows().stream()
+                .filter(row -> row.irregularities().contains(Irregularity.UNCLEAR_COLUMN))
+                .findFirst()
+                .ifPresent(row ->
+                        problems.add(new StructureProblem(Kind.COLUMN_UNCLEAR, 0, text("return.column-unclear"))));
+        findShifted();
         return new ReturnReading(problems, changes, remarks, untouched);
     }
 
-    /** It concerns all rows, and is said once. */
-    private void sayUnclearColumn() {
-        if (changes.stream()
-                .flatMap(change -> change.problems().stream())
-                .anyMatch(problem -> problem.kind() == Kind.COLUMN_UNCLEAR)) {
-            problems.add(new StructureProblem(Kind.COLUMN_UNCLEAR, 0, text("return.column-unclear")));
+    /** Without those that went out with the rows. */
+    private List<RowRemark> ownRemarks(List<RowRemark> all) {
+        Map<Integer, SentRow> byIndex = new HashMap<>();
+        sent.values().forEach(row -> byIndex.put(row.index(), row));
+        return all.stream()
+                .filter(each -> !byIndex.containsKey(each.index())
+                        || !isOurOwnNote(each.remark().text(), byIndex.get(each.index())))
+                .toList();
+    }
+
+    /**
+     * Targets that are the very ones which other rows were sent with, where these rows came back with others as well: one column was moved or
+     * sorted without the rest, and of all that changed nobody can tell where it belongs.
+     */
+    private void findShifted() {
+        Set<String> sentElsewhere = new HashSet<>();
+        for (RowChange change : changes) {
+            sentElsewhere.add(change.sent());
         }
+        long shifted = changes.stream()
+                .filter(change -> !Blanks.isAllOf(change.returned()) && sentElsewhere.contains(change.returned()))
+                .count();
+        if (shifted < FEW || shifted * 2 < changes.size()) {
+            return;
+        }
+        StructureProblem problem =
+                new StructureProblem(Kind.TARGETS_SHIFTED, 0, text("return.targets-shifted", shifted));
+        problems.add(problem);
+        changes.replaceAll(change -> change.with(problem));
     }
 
     private void readRow(SentRow original, ReturnedRow row, Supplier<String> print, List<StructureProblem> known) {
@@ -105,6 +147,15 @@ public final class ReturnReader {
         } else if (state.filter(each -> each.ordinal() < original.sentState().ordinal())
                 .isPresent()) {
             own.add(problem(Kind.STATE_LOWERED, original, "return.state-lowered"));
+        }
+        if (textChanged && isSame(original, returned)) {
+            // What stands there now already is nobody's problem.
+            own.clear();
+        }
+        if (!textChanged) {
+            row.irregularities().stream()
+                    .filter(SEEN_BESIDES::contains)
+                    .forEach(irregularity -> own.add(problem(irregularity, original)));
         }
         own.stream().filter(each -> each.kind() != Kind.COLUMN_UNCLEAR).forEach(problems::add);
         own.addAll(known);
@@ -141,6 +192,12 @@ public final class ReturnReader {
         return new StructureProblem(kind, row.number(), text(key, arguments));
     }
 
+    private static StructureProblem problem(Irregularity irregularity, SentRow row) {
+        Kind kind = IRREGULAR.get(irregularity);
+        return problem(
+                kind, row, "return." + kind.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+    }
+
     private static void findProblems(
             SentRow original,
             ReturnedRow row,
@@ -155,12 +212,22 @@ public final class ReturnReader {
             found.add(problem(Kind.EMPTIED, original, wasEmpty ? "return.only-tags" : "return.emptied"));
         }
         for (Irregularity irregularity : row.irregularities()) {
-            Kind kind = IRREGULAR.get(irregularity);
-            found.add(problem(
-                    kind,
-                    original,
-                    "return." + kind.name().toLowerCase(Locale.ROOT).replace('_', '-')));
+            if (irregularity != Irregularity.NUMBER
+                    || !PLAIN_NUMBER.matcher(original.sent()).matches()) {
+                found.add(problem(irregularity, original));
+            }
         }
+        if (hasUnknownSymbol(returned, original) && !row.irregularities().contains(Irregularity.SYMBOL)) {
+            found.add(problem(Irregularity.SYMBOL, original));
+        }
+        if (isCut(original.sent(), returned)) {
+            found.add(problem(Kind.TEXT_CUT, original, "return.text-cut"));
+        }
+        returned.codePoints()
+                .filter(c -> !isWritable(c))
+                .findFirst()
+                .ifPresent(c -> found.add(problem(
+                        Kind.CHARACTERS, original, "return.characters", String.format(Locale.ROOT, "U+%04X", c))));
         if (losesLines(original, returned)) {
             found.add(problem(Kind.LINES_JOINED, original, "return.lines-joined"));
         }
@@ -180,6 +247,29 @@ public final class ReturnReader {
         Content source = original.segment().source();
         Content sent = TagNotation.read(original.sent(), source).content();
         return answer.isBlank() && !(sent.isBlank() && source.isBlank());
+    }
+
+    /** Characters of no meaning but that of a font (private use), which neither text had. */
+    private static boolean hasUnknownSymbol(String returned, SentRow original) {
+        return returned.codePoints()
+                .filter(c -> Character.getType(c) == Character.PRIVATE_USE)
+                .anyMatch(c -> original.sent().indexOf(c) < 0
+                        && original.segment().source().plainText().indexOf(c) < 0);
+    }
+
+    private static boolean isCut(String sent, String returned) {
+        boolean isBeginning = returned.length() >= CELL_LENGTH - 1 && sent.startsWith(returned);
+        return returned.length() == CELL_LENGTH || isBeginning;
+    }
+
+    /** Whether XML can hold a character (XML 1.0, section 2.2, Char). */
+    private static boolean isWritable(int c) {
+        return c >= ' ' && c <= 0xD7FF
+                || c == '\t'
+                || c == '\n'
+                || c == '\r'
+                || c >= 0xE000 && c <= 0xFFFD
+                || c >= 0x10000;
     }
 
     /** Whether the lines of a text, which its source has as well, came back as one; or it is the same text with other line breaks. */
@@ -213,6 +303,12 @@ public final class ReturnReader {
                 && there.stream()
                         .anyMatch(each -> !wrong.apply(source).contains(each)
                                 && !wrong.apply(sent).contains(each));
+    }
+
+    /** Whether it is what stands there now. */
+    private static boolean isSame(SentRow original, String returned) {
+        Content source = original.segment().source();
+        return EdgeBreaks.without(TagNotation.write(original.now(), source)).equals(returned);
     }
 
     private static RowChange change(
@@ -273,8 +369,9 @@ public final class ReturnReader {
 
     /** The comment column went out with the file's notes in it, and the word that a row is locked. */
     private static boolean isOurOwnNote(String text, SentRow original) {
-        return original.notes().contains(text)
-                || original.segment().notes().stream().anyMatch(note -> text.equals(note.text()))
-                || text.equals(ReviewCopy.notes(original.segment()).strip());
+        String folded = folded(text);
+        return original.notes().stream().anyMatch(note -> folded.equals(folded(note)))
+                || original.segment().notes().stream().anyMatch(note -> folded.equals(folded(note.text())))
+                || folded.equals(folded(ReviewCopy.notes(original.segment())));
     }
 }

@@ -1,5 +1,6 @@
 package org.swaplane.exchange;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.swaplane.content.Content;
@@ -41,6 +42,13 @@ public record RowChange(
 
     public RowChange {
         problems = List.copyOf(problems);
+    }
+
+    /** The same with one more problem. */
+    RowChange with(StructureProblem more) {
+        List<StructureProblem> all = new ArrayList<>(problems);
+        all.add(more);
+        return new RowChange(number, index, segment, what, sent, returned, answer, repaired, now, revision, state, all);
     }
 
     /** Whether it can be taken without a person's look. */

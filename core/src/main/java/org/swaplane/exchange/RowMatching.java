@@ -13,11 +13,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import org.swaplane.content.Blanks;
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
 import org.swaplane.document.Fingerprint;
 import org.swaplane.exchange.StructureProblem.Kind;
+import org.swaplane.reviewcopy.Remark;
 import org.swaplane.reviewcopy.ReturnedRow;
+import org.swaplane.reviewcopy.Revision;
 import org.swaplane.reviewcopy.RowCode;
 
 /** Finds for every row that came back the row that was sent: by its code, else by its number and source, else by its source alone. */
@@ -31,6 +34,9 @@ final class RowMatching {
     private final Map<Integer, ReturnedRow> matched = new TreeMap<>();
     private final List<Integer> withoutCode = new ArrayList<>();
     private final List<StructureProblem> problems = new ArrayList<>();
+    private final List<RowRemark> remarks = new ArrayList<>();
+    /** Fingerprints of sources with the targets that they were sent with; found out for the first row that is unknown. */
+    private final Set<String> wasSent = new HashSet<>();
 
     RowMatching(String trip, List<SentRow> rows) {
         this.trip = trip;
@@ -43,7 +49,11 @@ final class RowMatching {
     Map<Integer, ReturnedRow> match(List<ReturnedRow> returned) {
         List<ReturnedRow> nameless = new ArrayList<>();
         for (ReturnedRow row : returned) {
-            Optional<RowCode> code = row.code().filter(each -> each.trip().equals(trip));
+            if (row.code().filter(each -> !each.trip().equals(trip)).isPresent()) {
+                unknown(row, "return.row-of-other");
+                continue;
+            }
+            Optional<RowCode> code = row.code();
             SentRow original = code.map(each -> sent.get(each.number())).orElse(null);
             if (original == null || !isSource(row, original) && !code.get().fits(print(original.number()))) {
                 nameless.add(row);
@@ -62,6 +72,29 @@ final class RowMatching {
         return problems;
     }
 
+    /** What stands in rows that are not read further. */
+    List<RowRemark> remarks() {
+        return remarks;
+    }
+
+    /** A row that was not sent: what it says is kept, and belongs to no segment. */
+    private void unknown(ReturnedRow row, String key) {
+        problems.add(new StructureProblem(Kind.ROW_UNKNOWN, 0, text(key, row.position(), row.source())));
+        if (wasSent.isEmpty()) {
+            sent.values().forEach(each -> wasSent.add(print(each.number()) + each.sent()));
+        }
+        remark(RowRemark.NO_SEGMENT, row, !wasSent.contains(Fingerprint.ofWritten(row.source()) + row.target()));
+    }
+
+    private void remark(int index, ReturnedRow row, boolean isTargetNew) {
+        if (isTargetNew && !Blanks.isAllOf(row.target())) {
+            Revision by = row.revision().orElse(new Revision("", ""));
+            String said = text("return.target-of-line", row.position(), row.target());
+            remarks.add(new RowRemark(index, new Remark(by.author(), by.date(), said)));
+        }
+        row.remarks().forEach(remark -> remarks.add(new RowRemark(index, remark)));
+    }
+
     /** Whether a row that came back has the very source of one that was sent; most have, and need no fingerprint. */
     static boolean isSource(ReturnedRow row, SentRow original) {
         Content source = original.segment().source();
@@ -76,6 +109,17 @@ final class RowMatching {
 
     private void put(int number, ReturnedRow row) {
         ReturnedRow before = matched.putIfAbsent(number, row);
+        if (before != null) {
+            boolean isSame = before.target().equals(row.target());
+            int index = sent.get(number).index();
+            if (!isSame) {
+                remark(index, row, true);
+            } else {
+                row.remarks().stream()
+                        .filter(remark -> !before.remarks().contains(remark))
+                        .forEach(remark -> remarks.add(new RowRemark(index, remark)));
+            }
+        }
         if (before != null && before.target().equals(row.target())) {
             problems.add(new StructureProblem(Kind.ROW_MOVED, 0, text("return.row-repeated", number)));
         } else if (before != null) {
@@ -117,8 +161,7 @@ final class RowMatching {
                 matched.put(own.peek(), row);
                 withoutCode.add(own.peek());
             } else {
-                problems.add(new StructureProblem(
-                        Kind.ROW_UNKNOWN, 0, text("return.row-unknown", row.position(), row.source())));
+                unknown(row, "return.row-unknown");
             }
         }
     }

@@ -37,6 +37,14 @@ public record StructureProblem(Kind kind, int number, String message) {
         OTHER_LANGUAGE(Effect.ASKS),
         /** Line breaks within a text were lost, as programs do that fold white space. */
         LINES_JOINED(Effect.ASKS),
+        /** Targets stand in the rows of others, as where one column alone was sorted. */
+        TARGETS_SHIFTED(Effect.ASKS),
+        /** A long text ends where a program cuts its cells. */
+        TEXT_CUT(Effect.ASKS),
+        /** Characters that no file can hold. */
+        CHARACTERS(Effect.FORBIDS),
+        LINES_NUMBERED(Effect.ASKS),
+        SYMBOL(Effect.ASKS),
         COLUMN_UNCLEAR(Effect.ASKS),
         CELL_MERGED(Effect.ASKS),
         CELL_CALCULATED(Effect.ASKS),

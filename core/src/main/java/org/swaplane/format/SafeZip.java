@@ -47,7 +47,10 @@ public final class SafeZip {
         Map<String, byte[]> found = new LinkedHashMap<>();
         walk(source, (entry, bytes) -> {
             if (wanted.test(entry.getName())) {
-                found.putIfAbsent(entry.getName(), bytes.whole());
+                byte[] before = found.putIfAbsent(entry.getName(), bytes.whole());
+                if (before != null) {
+                    throw new CannotProceedException(source.name(), "problem.archive-entry-twice", entry.getName());
+                }
             }
         });
         return found;

@@ -10,6 +10,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -184,14 +185,17 @@ public final class ReturnImport {
     /** The same for each of the tracks that a copy was made of. */
     public List<Recognised> recognisedAll(Source copy, ReturnedCopy returned) throws IOException {
         List<Recognised> all = new ArrayList<>();
+        Map<String, Trip> known = new LinkedHashMap<>();
         for (String code : returned.trips()) {
-            Optional<Trip> trip = lane.trips().find(code);
-            if (trip.isPresent()) {
-                TrackSnapshot now = lane.track(trip.get().track()).now();
-                TripSide side = TripSide.of(lane, trip.get(), now);
-                ReturnReading reading = ReturnReader.read(returned.of(code), code, sentRows(trip.get(), side));
-                all.add(recognised(copy, trip.get(), now, side.broughtOver(reading)));
-            }
+            lane.trips().find(code).ifPresent(trip -> known.put(code, trip));
+        }
+        for (Map.Entry<String, Trip> each : known.entrySet()) {
+            Trip trip = each.getValue();
+            TrackSnapshot now = lane.track(trip.track()).now();
+            TripSide side = TripSide.of(lane, trip, now);
+            ReturnedCopy own = returned.of(each.getKey(), known.keySet());
+            ReturnReading reading = ReturnReader.read(own, each.getKey(), sentRows(trip, side));
+            all.add(recognised(copy, trip, now, side.broughtOver(reading)));
         }
         if (all.isEmpty()) {
             throw notOurs(copy, returned.trip().orElseThrow());

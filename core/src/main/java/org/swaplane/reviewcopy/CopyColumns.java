@@ -47,6 +47,8 @@ record CopyColumns(int number, int source, int target, int comment, int code, bo
         boolean certain = byHead.isPresent() && (bySent.isEmpty() || bySent.equals(byHead) || inPlace)
                 || byHead.isEmpty() && bySent.isPresent()
                 || byHead.isEmpty() && bySent.isEmpty() && inPlace;
+        // A column that was copied with its head leaves nobody sure in which of both the work was done.
+        certain &= exactHeads(heads, targets).size() <= 1;
         int comment = heads.indexOf(text("copy.column.comment"));
         if (comment == NONE && target + 1 < width && target + 1 != code && (inPlace || code == target + 2)) {
             comment = target + 1;
@@ -105,8 +107,7 @@ record CopyColumns(int number, int source, int target, int comment, int code, bo
         return found == NONE ? Optional.empty() : Optional.of(found);
     }
 
-    /** The only column whose head is the one that was sent for one of these languages. */
-    private static Optional<Integer> exactHead(List<String> heads, List<String> languages) {
+    private static List<Integer> exactHeads(List<String> heads, List<String> languages) {
         List<Integer> found = new ArrayList<>();
         for (int i = 0; i < heads.size(); i++) {
             String head = heads.get(i).strip();
@@ -114,6 +115,12 @@ record CopyColumns(int number, int source, int target, int comment, int code, bo
                 found.add(i);
             }
         }
+        return found;
+    }
+
+    /** The only column whose head is the one that was sent for one of these languages. */
+    private static Optional<Integer> exactHead(List<String> heads, List<String> languages) {
+        List<Integer> found = exactHeads(heads, languages);
         return found.size() == 1 ? Optional.of(found.get(0)) : headWith(heads, languages);
     }
 

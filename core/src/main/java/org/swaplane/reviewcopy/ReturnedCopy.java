@@ -1,9 +1,12 @@
 package org.swaplane.reviewcopy;
 
+import java.util.Collection;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -50,15 +53,27 @@ public record ReturnedCopy(
         return identities.stream().filter(each -> each.trip().equals(trip)).findFirst();
     }
 
-    /** What of it belongs to one of its trips: rows with that code, and those without any. Remarks outside the rows go with the first. */
-    public ReturnedCopy of(String trip) {
-        boolean isFirst = trip().filter(trip::equals).isPresent();
+    /**
+     * What of it belongs to one of its trips: rows with that code, and those without any. Rows of copies that are no part of this one, such as
+     * those that were pasted in, and remarks outside the rows go with the first.
+     *
+     * @param known trips of which is known what they were made of
+     */
+    public ReturnedCopy of(String trip, Collection<String> known) {
+        Set<String> parts = new LinkedHashSet<>(trips());
+        Set<String> named = identities.stream().map(CopyIdentity::trip).collect(Collectors.toSet());
+        parts.removeIf(each -> !known.contains(each) && !named.contains(each));
+        boolean isFirst = parts.stream()
+                .filter(known::contains)
+                .findFirst()
+                .filter(trip::equals)
+                .isPresent();
         return new ReturnedCopy(
                 identity(trip).stream().toList(),
                 rows.stream()
                         .filter(row -> row.code()
-                                .map(code -> code.trip().equals(trip) || isFirst && !trips().contains(code.trip()))
-                                .orElse(isFirst || trips().size() > 1))
+                                .map(code -> code.trip().equals(trip) || isFirst && !parts.contains(code.trip()))
+                                .orElse(isFirst || parts.size() > 1))
                         .toList(),
                 sent,
                 isFirst ? remarks : List.of());

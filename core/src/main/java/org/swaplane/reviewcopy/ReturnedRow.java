@@ -1,5 +1,6 @@
 package org.swaplane.reviewcopy;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -36,5 +37,11 @@ public record ReturnedRow(
             List<Remark> remarks,
             Optional<Revision> revision) {
         this(position, code, 0, source, target, remarks, revision, Set.of());
+    }
+
+    ReturnedRow with(Irregularity more) {
+        Set<Irregularity> all = EnumSet.of(more);
+        all.addAll(irregularities);
+        return new ReturnedRow(position, code, number, source, target, remarks, revision, all);
     }
 }

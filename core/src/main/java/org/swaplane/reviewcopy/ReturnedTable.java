@@ -1,25 +1,24 @@
 package org.swaplane.reviewcopy;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
-import java.util.Optional;
-import java.util.Set;
+import org.swaplane.content.Blanks;
 import org.swaplane.task.CannotProceedException;
 
-/** What a form reads out of a document that came back: cells by rows, and what stands around them. Makes the rows of a copy of it. */
+/**
+ * What a form reads out of a document that came back: cells by rows, and what stands around them. Makes the rows of a copy of it; whatever was
+ * sent otherwise or not at all, and belongs to no row, is a remark.
+ */
 public final class ReturnedTable {
     /** Stands in the code column of rows that are not read again. */
     public static final String NOT_READ = "–";
 
-    /** Where a cell should be and is none. */
-    private static final ReturnedCell ABSENT =
-            new ReturnedCell("", 1, List.of(), Optional.empty(), Set.of(Irregularity.MERGED));
-
     private final List<List<ReturnedCell>> rows = new ArrayList<>();
     private final List<Remark> remarks = new ArrayList<>();
     private List<CopyIdentity> identities = List.of();
+    private Preface preface = Preface.UNKNOWN;
     private SentTexts sent = SentTexts.NONE;
+    private boolean wasFolded;
 
     /** The next row. */
     public void row(List<ReturnedCell> cells) {
@@ -27,7 +26,7 @@ public final class ReturnedTable {
         for (ReturnedCell cell : cells) {
             all.add(cell);
             for (int i = 1; i < cell.columns(); i++) {
-                all.add(ABSENT);
+                all.add(ReturnedRows.ABSENT);
             }
         }
         rows.add(all);
@@ -35,19 +34,31 @@ public final class ReturnedTable {
 
     /** Something that was written outside the rows. */
     public void remark(Remark remark) {
-        if (!remark.text().isBlank()) {
+        if (!Blanks.isAllOf(remark.text())) {
             remarks.add(remark);
         }
+    }
+
+    /** The same, of which nobody says who wrote it. */
+    public void remark(String text) {
+        remark(new Remark("", "", text.strip()));
     }
 
     /** The property in which the document says what it is. */
     public void identity(String property) {
         identities = CopyIdentity.readAll(property);
+        preface = preface.and(Preface.read(property));
     }
 
     /** The texts as they were sent, packed. */
     public void sent(String packed) {
         sent = SentTexts.unpacked(packed);
+        preface = preface.and(Preface.of(sent.preface()));
+    }
+
+    /** The program that saved the document put other white space into its texts: what differs in nothing else is as it was sent. */
+    public void wasFolded() {
+        wasFolded = true;
     }
 
     /** The copy. */
@@ -58,21 +69,28 @@ public final class ReturnedTable {
         int head = head(texts);
         List<String> heads = head < 0 ? List.of() : texts.get(head);
         CopyColumns columns = CopyColumns.of(heads, texts.subList(head + 1, texts.size()), identities, sent);
-        List<ReturnedRow> found = new ArrayList<>();
+        ReturnedRows found = new ReturnedRows(columns, heads, sent, wasFolded, this::remark);
         for (int i = 0; i < rows.size(); i++) {
-            if (i < head || isEmpty(texts.get(i))) {
-                texts.get(i).forEach(text -> remark(new Remark("", "", text)));
-                rows.get(i).forEach(cell -> cell.remarks().forEach(this::remark));
+            boolean isRow = i > head && !isEmpty(texts.get(i)) && !isNotRead(texts.get(i), columns);
+            if (isRow) {
+                found.add(rows.get(i), texts.get(i));
+                continue;
+            }
+            rows.get(i).forEach(cell -> cell.remarks().forEach(this::remark));
+            if (i > head && !isEmpty(texts.get(i))) {
+                remarkNotRead(texts.get(i), columns);
             } else if (i != head) {
-                read(rows.get(i), texts.get(i), columns, heads, found);
-            } else {
-                rows.get(i).forEach(cell -> cell.remarks().forEach(this::remark));
+                texts.get(i).forEach(this::remark);
             }
         }
-        List<Remark> foreign = remarks.stream()
-                .filter(remark -> !sent.preface().contains(remark.text()))
-                .toList();
-        return new ReturnedCopy(identities, found, sent, foreign);
+        if (!preface.equals(Preface.UNKNOWN)) {
+            heads.stream().filter(each -> !found.quotes(each)).forEach(this::remark);
+        }
+        return new ReturnedCopy(
+                identities,
+                found.rows(),
+                sent,
+                remarks.stream().filter(remark -> !preface.has(remark.text())).toList());
     }
 
     /**
@@ -92,6 +110,23 @@ public final class ReturnedTable {
         return cells.stream().allMatch(String::isBlank);
     }
 
+    private static boolean isNotRead(List<String> texts, CopyColumns columns) {
+        int last = columns.code() >= 0 ? columns.code() : texts.size() - 1;
+        return texts.get(0).isBlank()
+                && last < texts.size()
+                && texts.get(last).strip().equals(NOT_READ);
+    }
+
+    /** What was written into a row that is there to be read only; what such rows were sent with is known where the texts as sent are. */
+    private void remarkNotRead(List<String> texts, CopyColumns columns) {
+        for (int i = 0; i < texts.size(); i++) {
+            boolean isUnknown = sent.isEmpty() && (i == columns.source() || i == columns.target());
+            if (!isUnknown && !texts.get(i).strip().equals(NOT_READ)) {
+                remark(texts.get(i));
+            }
+        }
+    }
+
     /** The row of heads stands before the first row with a code; -1 where there is none. */
     private static int head(List<List<String>> texts) {
         for (int i = 0; i < texts.size(); i++) {
@@ -106,71 +141,5 @@ public final class ReturnedTable {
             }
         }
         return -1;
-    }
-
-    private void read(
-            List<ReturnedCell> cells,
-            List<String> texts,
-            CopyColumns columns,
-            List<String> heads,
-            List<ReturnedRow> found) {
-        Optional<RowCode> code = CopyColumns.code(texts);
-        int last = columns.code() >= 0 ? columns.code() : texts.size() - 1;
-        if (texts.get(0).isBlank()
-                && last < texts.size()
-                && texts.get(last).strip().equals(NOT_READ)) {
-            cells.forEach(cell -> cell.remarks().forEach(this::remark));
-            return;
-        }
-        boolean isRow = cells.size() > Math.max(columns.source(), columns.target())
-                && !texts.get(columns.source()).isBlank();
-        if (!isRow && code.isEmpty()) {
-            // A line of the reviewer's own.
-            texts.forEach(text -> remark(new Remark("", "", text)));
-            cells.forEach(cell -> cell.remarks().forEach(this::remark));
-            return;
-        }
-        ReturnedCell target = cell(cells, columns.target());
-        List<Remark> own = new ArrayList<>();
-        cells.forEach(cell -> own.addAll(cell.remarks()));
-        for (int i = 0; i < cells.size(); i++) {
-            String text = texts.get(i).strip();
-            boolean isOurs = i == columns.number() || i == columns.source() || i == columns.target();
-            if (isOurs || text.isEmpty() || RowCode.isLike(text)) {
-                continue;
-            }
-            String head =
-                    i == columns.comment() || i >= heads.size() || heads.get(i).isBlank() || i == columns.code()
-                            ? ""
-                            : heads.get(i).strip() + ": ";
-            Revision by = cells.get(i).revision().orElse(new Revision("", ""));
-            own.add(new Remark(by.author(), by.date(), head + text));
-        }
-        Set<Irregularity> odd = EnumSet.noneOf(Irregularity.class);
-        odd.addAll(target.irregularities());
-        if (target.columns() > 1) {
-            odd.add(Irregularity.MERGED);
-        }
-        if (!columns.isCertain()) {
-            odd.add(Irregularity.UNCLEAR_COLUMN);
-        }
-        found.add(new ReturnedRow(
-                found.size() + 1,
-                code,
-                number(texts, columns.number()),
-                cell(cells, columns.source()).text(),
-                target.text(),
-                own,
-                target.revision(),
-                odd));
-    }
-
-    private static ReturnedCell cell(List<ReturnedCell> cells, int at) {
-        return at >= 0 && at < cells.size() ? cells.get(at) : ABSENT;
-    }
-
-    private static int number(List<String> texts, int at) {
-        String text = at >= 0 && at < texts.size() ? texts.get(at).strip() : "";
-        return text.matches("\\d{1,7}") ? Integer.parseInt(text) : 0;
     }
 }

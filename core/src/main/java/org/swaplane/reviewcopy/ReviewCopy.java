@@ -56,7 +56,14 @@ public record ReviewCopy(
 
     /** What the copy says of itself, as one text for a property of the document. */
     public String identity() {
-        return CopyIdentity.written(parts.stream().map(Part::identity).toList());
+        return CopyIdentity.written(parts.stream().map(Part::identity).toList())
+                + '|'
+                + Preface.of(this).written();
+    }
+
+    /** What forms say besides the instructions. */
+    List<String> notices() {
+        return List.of(text("copy.page.save"), text("copy.context"), text("copy.locked"));
     }
 
     /** The targets as they are sent, packed to be hidden in the copy. */

@@ -22,7 +22,7 @@ import org.swaplane.document.Fingerprint;
  * Compressed, and signed by a hash; texts that were altered are none.
  *
  * @param targets by trip and number of the row, in tag notation
- * @param preface title and instructions, which stand outside the rows
+ * @param preface title, instructions and rows that are there for their context, which are not read again
  */
 public record SentTexts(Map<String, Map<Integer, String>> targets, List<String> preface) {
     public static final SentTexts NONE = new SentTexts(Map.of(), List.of());
@@ -39,9 +39,11 @@ public record SentTexts(Map<String, Map<Integer, String>> targets, List<String> 
             part.rows().forEach(row -> row.code().ifPresent(code -> own.put(code.number(), row.target())));
             all.put(part.identity().trip(), own);
         }
-        List<String> preface = new ArrayList<>(copy.instructions());
-        preface.add(copy.title());
-        copy.parts().forEach(part -> preface.add(part.name()));
+        List<String> preface = new ArrayList<>(Preface.texts(copy));
+        copy.parts().stream()
+                .flatMap(part -> part.rows().stream())
+                .filter(ReviewRow::isContext)
+                .forEach(row -> preface.addAll(List.of(row.source(), row.target(), row.comment())));
         return new SentTexts(all, preface);
     }
 

@@ -129,8 +129,10 @@ class CopyFormsTest {
         ReturnedCopy back = read(form, write(form, copy));
 
         assertThat(back.trips()).containsExactlyInAnyOrder(SampleCopies.TRIP, "ABCDE");
-        assertThat(back.of("ABCDE").rows()).extracting(ReturnedRow::target).containsExactly("Oberdeck");
-        assertThat(back.of(SampleCopies.TRIP).rows())
+        assertThat(back.of("ABCDE", back.trips()).rows())
+                .extracting(ReturnedRow::target)
+                .containsExactly("Oberdeck");
+        assertThat(back.of(SampleCopies.TRIP, back.trips()).rows())
                 .extracting(ReturnedRow::target)
                 .containsExactly("Kai");
     }

@@ -31,7 +31,10 @@ public final class DocxFormat implements ReviewCopyFormat {
     private static final int HEAD = 4096;
     private static final String COMMENTS = "word/comments.xml";
     private static final String PROPERTIES = "docProps/custom.xml";
-    private static final Set<String> PARTS = Set.of(COMMENTS, PROPERTIES);
+    private static final String STYLES = "word/styles.xml";
+    private static final Set<String> PARTS = Set.of(COMMENTS, PROPERTIES, STYLES);
+    /** Parts in which people write besides the table. */
+    private static final String BESIDES = "word/(?:header|footer|footnotes|endnotes)\\d*\\.xml";
     /** Other programs number such parts as they like. */
     private static final String TEXTS = "customXml/item\\d+\\.xml";
 
@@ -82,8 +85,9 @@ public final class DocxFormat implements ReviewCopyFormat {
     @Override
     public ReturnedCopy read(Source source) throws IOException {
         String main = mainPart(source);
-        Map<String, byte[]> parts =
-                SafeZip.read(source, name -> name.equals(main) || PARTS.contains(name) || name.matches(TEXTS));
+        Map<String, byte[]> parts = SafeZip.read(
+                source,
+                name -> name.equals(main) || PARTS.contains(name) || name.matches(TEXTS) || name.matches(BESIDES));
         if (!parts.containsKey(main) || !isDocument(parts.get(main))) {
             throw new CannotProceedException(source.name(), "problem.no-docx");
         }
@@ -101,7 +105,15 @@ public final class DocxFormat implements ReviewCopyFormat {
                     DocxTexts.read(new ByteArrayInputStream(part.getValue())).ifPresent(table::sent);
                 }
             }
-            new DocxTableReader(comments, table).read(new ByteArrayInputStream(parts.get(main)));
+            DocxMaterial material = new DocxMaterial(comments, parts.get(STYLES));
+            DocxTableReader reader = new DocxTableReader(material, table);
+            reader.read(new ByteArrayInputStream(parts.get(main)));
+            for (Map.Entry<String, byte[]> part : parts.entrySet()) {
+                if (part.getKey().matches(BESIDES)) {
+                    reader.readBesides(new ByteArrayInputStream(part.getValue()));
+                }
+            }
+            material.lostComments().forEach(table::remark);
             return table.copyOf(source.name());
         } catch (XMLStreamException e) {
             throw new CannotProceedException(

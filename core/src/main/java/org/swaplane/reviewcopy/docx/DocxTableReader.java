@@ -3,13 +3,10 @@ package org.swaplane.reviewcopy.docx;
 import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
 import org.swaplane.format.SafeXml;
-import org.swaplane.reviewcopy.Remark;
 import org.swaplane.reviewcopy.ReturnedCell;
 import org.swaplane.reviewcopy.ReturnedTable;
 
@@ -18,14 +15,11 @@ import org.swaplane.reviewcopy.ReturnedTable;
  * deletions do not, a row marked as deleted is gone. What stands outside tables is a remark.
  */
 final class DocxTableReader {
-    /** Styles of our own paragraphs. */
-    private static final Set<String> OURS = Set.of("Title", "Instruction");
-
-    private final Map<String, Remark> comments;
+    private final DocxMaterial material;
     private final ReturnedTable table;
 
-    DocxTableReader(Map<String, Remark> comments, ReturnedTable table) {
-        this.comments = comments;
+    DocxTableReader(DocxMaterial material, ReturnedTable table) {
+        this.material = material;
         this.table = table;
     }
 
@@ -36,12 +30,19 @@ final class DocxTableReader {
                 if (xml.getLocalName().equals("tr")) {
                     readRow(xml);
                 } else if (xml.getLocalName().equals("p")) {
-                    DocxParagraph paragraph = new DocxParagraph(xml, comments);
-                    paragraph.remarks().forEach(table::remark);
-                    if (!OURS.contains(paragraph.style())) {
-                        table.remark(new Remark("", "", paragraph.text().strip()));
-                    }
+                    new DocxContent(xml, material).asRemarks().forEach(table::remark);
                 }
+            }
+        }
+    }
+
+    /** All text of a part that holds no rows, such as the header of the pages. */
+    void readBesides(InputStream in) throws XMLStreamException {
+        XMLStreamReader2 xml = (XMLStreamReader2) SafeXml.factory().createXMLStreamReader(in);
+        while (xml.hasNext()) {
+            if (xml.next() == XMLStreamConstants.START_ELEMENT
+                    && xml.getLocalName().equals("p")) {
+                new DocxContent(xml, material).asRemarks().forEach(table::remark);
             }
         }
     }
@@ -55,8 +56,10 @@ final class DocxTableReader {
             if (event == XMLStreamConstants.END_ELEMENT) {
                 depth--;
             } else if (event == XMLStreamConstants.START_ELEMENT) {
-                if (xml.getLocalName().equals("tc")) {
-                    cells.add(new DocxCell(xml, comments).read());
+                if (xml.getLocalName().equals("trPrChange")) {
+                    xml.skipElement();
+                } else if (xml.getLocalName().equals("tc")) {
+                    cells.add(new DocxContent(xml, material).cell());
                 } else {
                     depth++;
                     deleted |= xml.getLocalName().equals("del");

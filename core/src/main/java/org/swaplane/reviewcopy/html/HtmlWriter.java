@@ -27,6 +27,9 @@ import org.swaplane.task.Concurrent;
 final class HtmlWriter {
     private static final Pattern TOKEN = Pattern.compile("⟦/?\\d+/?⟧");
 
+    /** White space at the edge of a line, tabs, and more than one space. */
+    private static final Pattern FOLDED = Pattern.compile("(?m)^[ \\t\\f]+|[ \\t\\f]+$|[ \\t\\f]{2,}|[\\t\\f]");
+
     private final ReviewCopy copy;
     private final Writer out;
 
@@ -102,7 +105,7 @@ final class HtmlWriter {
                 + tokens(row.source()) + "</td><td class=\"target\"" + language(copy.targetLanguage()) + editable + ">"
                 + tokens(row.target()) + "</td><td class=\"comment\""
                 + (row.isContext() ? "" : " contenteditable=\"true\"")
-                + ">" + escaped(ReviewCopy.comment(row)) + "</td><td>"
+                + ">" + shown(ReviewCopy.comment(row)) + "</td><td>"
                 + row.code().map(RowCode::written).orElse(ReturnedTable.NOT_READ) + "</td></tr>\n");
     }
 
@@ -116,13 +119,20 @@ final class HtmlWriter {
 
     /** Tags as pieces that move and go as a whole. */
     private static String tokens(String text) {
-        return TOKEN.matcher(escaped(text))
+        return TOKEN.matcher(shown(text))
                 .replaceAll(found -> Matcher.quoteReplacement(
                         "<span class=\"tag\" contenteditable=\"false\">" + found.group() + "</span>"));
     }
 
     private static String escaped(String text) {
         return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
+    }
+
+    /** Line ends as breaks, and white space that would be folded marked as kept: it survives programs that lay the page out anew. */
+    private static String shown(String text) {
+        return FOLDED.matcher(escaped(text))
+                .replaceAll("<span style=\"white-space:pre-wrap\">$0</span>")
+                .replace("\n", "<br>");
     }
 
     private static String attribute(String text) {

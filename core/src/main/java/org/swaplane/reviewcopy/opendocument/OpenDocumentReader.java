@@ -31,9 +31,6 @@ final class OpenDocumentReader {
     private final ReturnedTable table;
     private final Set<String> struck = new HashSet<>();
     private final Set<String> hidden = new HashSet<>();
-    /** Styles of our own paragraphs outside the table. */
-    private final Set<String> ours = new HashSet<>(Set.of("Title", "Instruction"));
-
     private boolean inHiddenSheet;
     private final StringBuilder packed = new StringBuilder();
 
@@ -52,12 +49,7 @@ final class OpenDocumentReader {
 
     void read(byte[] styles, byte[] content) throws XMLStreamException {
         if (styles != null) {
-            XMLStreamReader2 xml = open(styles);
-            while (xml.hasNext()) {
-                if (xml.next() == XMLStreamConstants.START_ELEMENT) {
-                    readStyle(xml);
-                }
-            }
+            readStyles(open(styles));
         }
         XMLStreamReader2 xml = open(content);
         while (xml.hasNext()) {
@@ -67,20 +59,37 @@ final class OpenDocumentReader {
                     case "tracked-changes" -> xml.skipElement();
                     case "table" -> inHiddenSheet = attribute(xml, "name").equals(HIDDEN_SHEET);
                     case "table-row" -> readRow(xml);
-                    case "p", "h" -> {
-                        boolean isOurs = ours.contains(attribute(xml, "style-name"));
-                        Cell paragraph = new Cell();
-                        paragraph.inParagraph = true;
-                        paragraph.read(xml);
-                        paragraph.remarks.forEach(table::remark);
-                        table.remark(new Remark(
-                                "", "", isOurs ? "" : paragraph.text.toString().strip()));
-                    }
+                    case "p", "h" -> remark(paragraph(xml));
                     default -> {}
                 }
             }
         }
         table.sent(packed.toString());
+    }
+
+    /** The styles, and what stands at the edges of the pages that they describe. */
+    private void readStyles(XMLStreamReader2 xml) throws XMLStreamException {
+        while (xml.hasNext()) {
+            if (xml.next() == XMLStreamConstants.START_ELEMENT) {
+                switch (xml.getLocalName()) {
+                    case "style" -> readStyle(xml);
+                    case "p", "h" -> remark(paragraph(xml));
+                    default -> {}
+                }
+            }
+        }
+    }
+
+    private Cell paragraph(XMLStreamReader2 xml) throws XMLStreamException {
+        Cell paragraph = new Cell();
+        paragraph.inParagraph = true;
+        paragraph.read(xml);
+        return paragraph;
+    }
+
+    private void remark(Cell paragraph) {
+        paragraph.remarks.forEach(table::remark);
+        table.remark(paragraph.text.toString());
     }
 
     private static XMLStreamReader2 open(byte[] part) throws XMLStreamException {
@@ -93,9 +102,9 @@ final class OpenDocumentReader {
             return;
         }
         String name = attribute(xml, "name");
-        if (ours.contains(attribute(xml, "parent-style-name"))) {
-            ours.add(name);
-        }
+        String parent = attribute(xml, "parent-style-name");
+        inherit(struck, name, parent);
+        inherit(hidden, name, parent);
         int depth = 1;
         while (depth > 0) {
             int event = xml.next();
@@ -107,12 +116,20 @@ final class OpenDocumentReader {
                 String type = attribute(xml, "text-line-through-type");
                 if (!line.isEmpty() && !line.equals("none") || !type.isEmpty() && !type.equals("none")) {
                     struck.add(name);
+                } else if (!line.isEmpty() || !type.isEmpty()) {
+                    struck.remove(name);
                 }
                 if (xml.getLocalName().equals("text-properties")
                         && attribute(xml, "display").equals("none")) {
                     hidden.add(name);
                 }
             }
+        }
+    }
+
+    private static void inherit(Set<String> styles, String name, String parent) {
+        if (styles.contains(parent)) {
+            styles.add(name);
         }
     }
 
@@ -160,9 +177,10 @@ final class OpenDocumentReader {
         if (down) {
             cell.odd.add(Irregularity.MERGED);
         }
-        boolean typed = !type.isEmpty() && !type.equals("string");
-        if (calculated || typed && !text.matches("-?\\d{1,15}")) {
-            cell.odd.add(Irregularity.CALCULATED);
+        boolean isTyped = !type.isEmpty() && !type.equals("string");
+        boolean isWhole = type.equals("float") && text.matches("-?[0-9]{1,15}");
+        if (calculated || isTyped) {
+            cell.odd.add(isWhole && !calculated ? Irregularity.NUMBER : Irregularity.CALCULATED);
         }
         if (isStruck && !text.isEmpty()) {
             cell.odd.add(Irregularity.STRUCK);
@@ -212,7 +230,7 @@ final class OpenDocumentReader {
                     }
                     boolean outside = inParagraph;
                     inParagraph = true;
-                    inside(xml, leftOut);
+                    inside(xml, leftOut || isLeftOut(attribute(xml, "style-name")));
                     inParagraph = outside;
                     hadParagraph = true;
                 }
@@ -230,9 +248,23 @@ final class OpenDocumentReader {
                 }
                 case "annotation" -> remarks.add(annotation(xml));
                 case "span" -> inside(xml, leftOut || isLeftOut(attribute(xml, "style-name")));
-                case "note", "tracked-changes", "image", "object" -> xml.skipElement();
+                case "note-body", "frame", "custom-shape", "rect", "ellipse", "ruby-text" -> besides(xml);
+                case "list" -> {
+                    odd.add(Irregularity.NUMBERED);
+                    inside(xml, leftOut);
+                }
+                case "note-citation", "tracked-changes", "image", "object" -> xml.skipElement();
                 default -> inside(xml, leftOut);
             }
+        }
+
+        /** What stands in a box, in a note or over a word is no text of the cell. */
+        private void besides(XMLStreamReader2 xml) throws XMLStreamException {
+            Cell inner = new Cell();
+            inner.inParagraph = xml.getLocalName().equals("ruby-text");
+            inner.read(xml);
+            remarks.add(new Remark("", "", inner.text.toString().strip()));
+            remarks.addAll(inner.remarks);
         }
 
         private boolean isLeftOut(String style) {

@@ -29,6 +29,7 @@ import org.swaplane.reviewcopy.ReviewCopy;
 import org.swaplane.reviewcopy.ReviewCopyFormat;
 import org.swaplane.reviewcopy.ReviewRow;
 import org.swaplane.reviewcopy.RowCode;
+import org.swaplane.reviewcopy.SentTexts;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
 
@@ -135,15 +136,29 @@ public final class TsvFormat implements ReviewCopyFormat {
         String first = cells.get(0).replace("\uFEFF", "");
         if (first.startsWith(IDENTITY)) {
             table.identity(first);
+            cells.stream().skip(1).forEach(table::remark);
             return;
         }
         if (PACKED.matcher(first).lookingAt()) {
-            table.sent(String.join("", cells));
+            readSent(cells, table);
             return;
         }
         table.row(Stream.concat(Stream.of(first), cells.stream().skip(1))
                 .map(cell -> ReturnedCell.of(cell.replace("\r\n", "\n").replace('\r', '\n')))
                 .toList());
+    }
+
+    /** Something may have been written behind the texts as sent; they are known by their hash. */
+    private static void readSent(List<String> cells, ReturnedTable table) {
+        for (int end = cells.size(); end > 0; end--) {
+            String packed = String.join("", cells.subList(0, end));
+            boolean isWhole = SentTexts.unpacked(packed) != SentTexts.NONE;
+            if (isWhole || end == 1) {
+                table.sent(packed);
+                cells.subList(isWhole ? end : cells.size(), cells.size()).forEach(table::remark);
+                return;
+            }
+        }
     }
 
     /** What stands most often beside a code; without codes, what stands most often. */

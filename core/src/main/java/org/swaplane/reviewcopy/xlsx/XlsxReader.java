@@ -6,10 +6,11 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
+import java.util.NavigableMap;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLStreamReader2;
+import org.swaplane.format.ElementText;
 import org.swaplane.format.SafeXml;
 import org.swaplane.reviewcopy.Remark;
 import org.swaplane.reviewcopy.ReturnedCell;
@@ -17,6 +18,9 @@ import org.swaplane.reviewcopy.ReturnedTable;
 
 /** Reads the sheets of a workbook, whatever program saved it: sorted, filtered, with columns of the reviewer's own. */
 final class XlsxReader {
+    private static final ReturnedCell NOTHING = ReturnedCell.of("");
+    private static final String DRAWN = "xl/(?:drawings|charts)/[^/]*\\.xml";
+
     private final Map<String, byte[]> parts;
     private final ReturnedTable table;
     private final XlsxStrings strings;
@@ -38,11 +42,33 @@ final class XlsxReader {
             if (part == null) {
                 continue;
             }
-            Map<Integer, Map<Integer, XlsxCell>> rows = new XlsxSheet(part, strings).rows();
+            XlsxSheet read = new XlsxSheet(part, strings);
             if (sheet.getKey().equals(XlsxWriter.HIDDEN_SHEET)) {
-                readHidden(rows);
+                readHidden(read.rows());
             } else {
-                readRows(rows, new XlsxComments(parts, sheet.getValue()).byCell());
+                readRows(read.rows(), new XlsxComments(parts, sheet.getValue()).byCell());
+            }
+            read.besides().forEach(table::remark);
+        }
+        for (Map.Entry<String, byte[]> part : parts.entrySet()) {
+            if (part.getKey().matches(DRAWN)) {
+                readDrawing(part.getValue());
+            }
+        }
+    }
+
+    /** Paragraphs in shapes that lie over a sheet. */
+    private void readDrawing(byte[] part) throws XMLStreamException {
+        XMLStreamReader2 xml = open(part);
+        StringBuilder paragraph = new StringBuilder();
+        while (xml.hasNext()) {
+            int event = xml.next();
+            if (event == XMLStreamConstants.START_ELEMENT && xml.getLocalName().equals("t")) {
+                paragraph.append(ElementText.read(xml));
+            } else if (event == XMLStreamConstants.END_ELEMENT
+                    && xml.getLocalName().equals("p")) {
+                table.remark(paragraph.toString());
+                paragraph.setLength(0);
             }
         }
     }
@@ -70,7 +96,7 @@ final class XlsxReader {
         return XlsxComments.relations(parts.get(part), folder);
     }
 
-    private void readHidden(Map<Integer, Map<Integer, XlsxCell>> rows) {
+    private void readHidden(NavigableMap<Integer, NavigableMap<Integer, XlsxCell>> rows) {
         StringBuilder packed = new StringBuilder();
         rows.values().forEach(row -> row.values().forEach(cell -> {
             if (cell.text().startsWith("lane=")) {
@@ -82,19 +108,21 @@ final class XlsxReader {
         table.sent(packed.toString());
     }
 
-    private void readRows(Map<Integer, Map<Integer, XlsxCell>> rows, Map<String, List<Remark>> comments) {
-        Map<Integer, Map<Integer, XlsxCell>> all = new TreeMap<>(rows);
+    private void readRows(
+            NavigableMap<Integer, NavigableMap<Integer, XlsxCell>> rows, Map<String, List<Remark>> comments) {
         Map<String, List<Remark>> left = new HashMap<>(comments);
-        all.forEach((number, cells) -> {
-            int width = cells.keySet().stream().mapToInt(at -> at + 1).max().orElse(0);
+        rows.forEach((number, cells) -> {
+            int width = cells.isEmpty() ? 0 : Math.min(XlsxSheet.MOST_COLUMNS, cells.lastKey() + 1);
             List<ReturnedCell> row = new ArrayList<>();
             for (int at = 0; at < width; at++) {
-                String reference = XlsxSheet.letters(at) + number;
-                List<Remark> own = left.getOrDefault(reference, List.of());
-                left.remove(reference);
-                row.add(cells.getOrDefault(at, XlsxCell.EMPTY).returned(own));
+                List<Remark> own = left.isEmpty() ? null : left.remove(XlsxSheet.letters(at) + number);
+                XlsxCell cell = cells.getOrDefault(at, XlsxCell.EMPTY);
+                boolean isNothing = own == null && cell.equals(XlsxCell.EMPTY);
+                row.add(isNothing ? NOTHING : cell.returned(own == null ? List.of() : own));
             }
             table.row(row);
+            // Far at the right stands no column of ours.
+            cells.tailMap(XlsxSheet.MOST_COLUMNS).values().forEach(cell -> table.remark(cell.text()));
         });
         left.values().forEach(remarks -> remarks.forEach(table::remark));
     }

@@ -1,7 +1,9 @@
 package org.swaplane.reviewcopy.xlsx;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.NavigableMap;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
@@ -14,15 +16,22 @@ import org.swaplane.reviewcopy.Irregularity;
 
 /** The cells of a sheet by row (from 1) and column (from 0). */
 final class XlsxSheet {
-    private static final Pattern REFERENCE = Pattern.compile("([A-Z]{1,3})(\\d{1,7})");
-    private static final Pattern RANGE = Pattern.compile("([A-Z]{1,3}\\d{1,7}):([A-Z]{1,3})(\\d{1,7})");
+    private static final Pattern RANGE = Pattern.compile("([A-Z]{1,3})(\\d{1,7}):([A-Z]{1,3})(\\d{1,7})");
+    private static final Pattern WHOLE = Pattern.compile("-?[0-9]{1,15}");
+    /** Page numbers and formats in headers and footers (ECMA-376, part 1, section 18.3.1.46). */
+    private static final Pattern FIELD = Pattern.compile("&(?:\"[^\"]*\"|K[0-9A-Fa-f]{6}|\\d+|[A-Za-z])");
+
     private static final int MOST_DIGITS = 7;
     private static final int MOST_LETTERS = 3;
     private static final int MOST_MERGED = 100_000;
+    /** Columns beyond are no part of a table that people read. */
+    static final int MOST_COLUMNS = 100;
 
-    private final Map<Integer, Map<Integer, XlsxCell>> rows = new LinkedHashMap<>();
+    private final NavigableMap<Integer, NavigableMap<Integer, XlsxCell>> rows = new TreeMap<>();
+    private final List<String> besides = new ArrayList<>();
     private final XlsxStrings strings;
     private int row;
+    private int merged;
 
     XlsxSheet(byte[] part, XlsxStrings strings) throws XMLStreamException {
         this.strings = strings;
@@ -33,14 +42,22 @@ final class XlsxSheet {
                     case "row" -> row = number(xml.getAttributeValue(null, "r"), row + 1);
                     case "c" -> readCell(xml);
                     case "mergeCell" -> merge(String.valueOf(xml.getAttributeValue(null, "ref")));
+                    case "oddHeader", "oddFooter", "evenHeader", "evenFooter", "firstHeader", "firstFooter" ->
+                        besides.add(FIELD.matcher(ElementText.read(xml)).replaceAll(" "));
                     default -> {}
                 }
             }
         }
     }
 
-    Map<Integer, Map<Integer, XlsxCell>> rows() {
+    /** In their order, which is that of their numbers. */
+    NavigableMap<Integer, NavigableMap<Integer, XlsxCell>> rows() {
         return rows;
+    }
+
+    /** What stands at the edges of its pages when it is printed. */
+    List<String> besides() {
+        return besides;
     }
 
     private static int number(String written, int otherwise) {
@@ -82,9 +99,9 @@ final class XlsxSheet {
     }
 
     private void readCell(XMLStreamReader2 xml) throws XMLStreamException {
-        Map<Integer, XlsxCell> cells = rows.computeIfAbsent(row, none -> new TreeMap<>());
+        NavigableMap<Integer, XlsxCell> cells = rows.computeIfAbsent(row, none -> new TreeMap<>());
         int named = columnOf(String.valueOf(xml.getAttributeValue(null, "r")));
-        int last = cells.isEmpty() ? -1 : ((TreeMap<Integer, XlsxCell>) cells).lastKey();
+        int last = cells.isEmpty() ? -1 : cells.lastKey();
         int column = named >= 0 ? named : last + 1;
         String type = String.valueOf(xml.getAttributeValue(null, "t"));
         int format = number(xml.getAttributeValue(null, "s"), 0);
@@ -112,7 +129,9 @@ final class XlsxSheet {
             case "inlineStr" -> cell;
             case "s" -> strings.get(value);
             case "str" -> new XlsxCell(XlsxText.read(value), Set.of());
-            default -> typed(value);
+            case "b" -> converted(value.strip().equals("1") ? "TRUE" : "FALSE");
+            case "e" -> converted(value.strip());
+            default -> numeric(value.strip(), format);
         };
         if (strings.isStruck(format) && !cell.text().isEmpty()) {
             cell = XlsxCell.EMPTY.with(Irregularity.STRUCK);
@@ -120,29 +139,36 @@ final class XlsxSheet {
         cells.put(column, calculated ? cell.with(Irregularity.CALCULATED) : cell);
     }
 
-    /** No text any more: of a whole number it is clear what was typed, of a fraction, a date or a time it is not. */
-    private static XlsxCell typed(String value) {
-        XlsxCell cell = new XlsxCell(value.strip(), Set.of());
-        return cell.text().isEmpty() || cell.text().matches("-?\\d{1,15}") ? cell : cell.with(Irregularity.CALCULATED);
+    private static XlsxCell converted(String text) {
+        return new XlsxCell(text, Set.of(Irregularity.CALCULATED));
     }
 
-    /** Marks all cells of a range as merged. */
+    /** No text any more: a number, or a date that is stored as one; read as it is shown. */
+    private XlsxCell numeric(String value, int format) {
+        if (value.isEmpty()) {
+            return XlsxCell.EMPTY;
+        }
+        boolean isWhole = WHOLE.matcher(value).matches();
+        Optional<String> shown = strings.shown(value, format);
+        boolean isPlain = isWhole && (shown.isEmpty() || shown.get().equals(value));
+        return isPlain ? new XlsxCell(value, Set.of(Irregularity.NUMBER)) : converted(shown.orElse(value));
+    }
+
+    /** Marks all cells of a range as merged, as far as the sheet has rows there. */
     private void merge(String range) {
         Matcher ends = RANGE.matcher(range);
         if (!ends.matches()) {
             return;
         }
-        Matcher first = REFERENCE.matcher(ends.group(1));
-        if (!first.matches()) {
-            return;
-        }
-        int marked = 0;
-        for (int r = Integer.parseInt(first.group(2)); r <= Integer.parseInt(ends.group(3)); r++) {
-            for (int c = column(first.group(1)); c <= column(ends.group(2)) && marked++ < MOST_MERGED; c++) {
-                Map<Integer, XlsxCell> cells = rows.get(r);
-                if (cells != null) {
-                    cells.put(c, cells.getOrDefault(c, XlsxCell.EMPTY).with(Irregularity.MERGED));
-                }
+        int top = Integer.parseInt(ends.group(2));
+        int left = column(ends.group(1));
+        int right = Math.min(column(ends.group(3)), left + MOST_COLUMNS);
+        int bottom = Math.max(top, Integer.parseInt(ends.group(4)));
+        for (NavigableMap<Integer, XlsxCell> cells :
+                rows.subMap(top, true, bottom, true).values()) {
+            for (int c = left; c <= right && merged < MOST_MERGED; c++) {
+                cells.put(c, cells.getOrDefault(c, XlsxCell.EMPTY).with(Irregularity.MERGED));
+                merged++;
             }
         }
     }

@@ -2,10 +2,16 @@ package org.swaplane.reviewcopy.xlsx;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
+import org.apache.poi.ss.usermodel.BuiltinFormats;
+import org.apache.poi.ss.usermodel.DataFormatter;
 import org.codehaus.stax2.XMLStreamReader2;
 import org.swaplane.format.ElementText;
 import org.swaplane.reviewcopy.Irregularity;
@@ -15,6 +21,9 @@ final class XlsxStrings {
     private final List<XlsxCell> strings = new ArrayList<>();
     private final List<Boolean> struckFonts = new ArrayList<>();
     private final List<Integer> fontOfFormat = new ArrayList<>();
+    private final List<Integer> numberOfFormat = new ArrayList<>();
+    private final Map<Integer, String> numberFormats = new HashMap<>();
+    private final DataFormatter formatter = new DataFormatter(Locale.ROOT);
 
     /** Both parts may be missing. */
     XlsxStrings(byte[] sharedStrings, byte[] styles) throws XMLStreamException {
@@ -45,6 +54,24 @@ final class XlsxStrings {
         return format < fontOfFormat.size()
                 && fontOfFormat.get(format) < struckFonts.size()
                 && struckFonts.get(fontOfFormat.get(format));
+    }
+
+    /** How a number is shown in cells with this format; empty where it is shown as it is. */
+    Optional<String> shown(String value, int format) {
+        int number = format < numberOfFormat.size() ? numberOfFormat.get(format) : 0;
+        if (number == 0) {
+            return Optional.empty();
+        }
+        String code =
+                numberFormats.containsKey(number) ? numberFormats.get(number) : BuiltinFormats.getBuiltinFormat(number);
+        try {
+            return code == null
+                    ? Optional.empty()
+                    : Optional.of(formatter.formatRawCellContents(Double.parseDouble(value), number, code));
+        } catch (IllegalArgumentException e) {
+            // A format that nobody can read shows nothing better than the number.
+            return Optional.empty();
+        }
     }
 
     /** Text in runs, from the start tag of the element that holds it to its end; struck runs are left out. */
@@ -87,6 +114,7 @@ final class XlsxStrings {
     private void readStyles(XMLStreamReader2 xml) throws XMLStreamException {
         boolean inFonts = false;
         boolean inFormats = false;
+        boolean inDifferences = false;
         while (xml.hasNext()) {
             int event = xml.next();
             boolean starts = event == XMLStreamConstants.START_ELEMENT;
@@ -96,6 +124,14 @@ final class XlsxStrings {
             switch (xml.getLocalName()) {
                 case "fonts" -> inFonts = starts;
                 case "cellXfs" -> inFormats = starts;
+                case "dxfs" -> inDifferences = starts;
+                case "numFmt" -> {
+                    String id = xml.getAttributeValue(null, "numFmtId");
+                    if (starts && !inDifferences && id != null && id.matches("\\d{1,6}")) {
+                        numberFormats.put(
+                                Integer.parseInt(id), String.valueOf(xml.getAttributeValue(null, "formatCode")));
+                    }
+                }
                 case "font" -> {
                     if (starts && inFonts) {
                         struckFonts.add(false);
@@ -109,6 +145,9 @@ final class XlsxStrings {
                 case "xf" -> {
                     if (starts && inFormats) {
                         String font = xml.getAttributeValue(null, "fontId");
+                        String number = xml.getAttributeValue(null, "numFmtId");
+                        numberOfFormat.add(
+                                number == null || !number.matches("\\d{1,6}") ? 0 : Integer.parseInt(number));
                         fontOfFormat.add(font == null || !font.matches("\\d{1,6}") ? 0 : Integer.parseInt(font));
                     }
                 }

@@ -20,6 +20,7 @@ import org.swaplane.reviewcopy.ReturnedTable;
 import org.swaplane.reviewcopy.ReviewCopy;
 import org.swaplane.reviewcopy.ReviewRow;
 import org.swaplane.reviewcopy.RowCode;
+import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Concurrent;
 
 /**
@@ -31,6 +32,8 @@ final class XlsxWriter {
 
     /** A cell holds no more (32,767 characters by the program most people have). */
     private static final int CHUNK = 32_000;
+
+    private static final int MOST_CHARACTERS = 32_767;
 
     private static final String MAIN = "http://schemas.openxmlformats.org/spreadsheetml/2006/main";
     private static final String[] TEMPLATES = {
@@ -67,7 +70,20 @@ final class XlsxWriter {
         return !language.isEmpty() && ULocale.forLanguageTag(language).isRightToLeft();
     }
 
+    /** A text that no cell can hold would come back cut. */
+    private void requireRoom(ReviewRow row) {
+        int longest = Math.max(
+                Math.max(row.source().length(), row.target().length()),
+                ReviewCopy.comment(row).length());
+        if (longest > MOST_CHARACTERS) {
+            String number =
+                    row.code().map(code -> String.valueOf(code.number())).orElse(ReturnedTable.NOT_READ);
+            throw new CannotProceedException(copy.title(), "problem.cell-too-long", number, longest, MOST_CHARACTERS);
+        }
+    }
+
     void write(OutputStream out) throws IOException, XMLStreamException {
+        copy.parts().forEach(part -> part.rows().forEach(this::requireRoom));
         Concurrent<String> packed = Concurrent.of(copy::packedTexts);
         ZipOutputStream zip = new ZipOutputStream(out);
         // A table of texts hardly shrinks further with more effort.

@@ -26,8 +26,31 @@
     });
     shown.textContent = n + ' / ' + rows.length;
   }
+  // Spaces that another program would fold are marked as kept.
+  function keepSpaces(cell) {
+    var walker = document.createTreeWalker(cell, NodeFilter.SHOW_TEXT);
+    var nodes = [];
+    while (walker.nextNode()) { nodes.push(walker.currentNode); }
+    nodes.forEach(function (node) {
+      var kept = node.parentNode.style && node.parentNode.style.whiteSpace.indexOf('pre') === 0;
+      var pieces = kept ? null : node.data.match(/[ \t]{2,}|^[ \t]|[ \t]$|\n|[^ \t\n]+|[ \t]/g);
+      if (!pieces || !/[ \t]{2,}|^[ \t]|[ \t]$|\n/.test(node.data)) { return; }
+      pieces.forEach(function (piece) {
+        var made = document.createTextNode(piece);
+        if (piece === '\n') {
+          made = document.createElement('br');
+        } else if (/^[ \t]+$/.test(piece)) {
+          made = document.createElement('span');
+          made.style.whiteSpace = 'pre-wrap';
+          made.textContent = piece;
+        }
+        node.parentNode.insertBefore(made, node);
+      });
+      node.parentNode.removeChild(node);
+    });
+  }
   function save() {
-    rows.forEach(function (row) { row.hidden = false; });
+    rows.forEach(function (row) { row.hidden = false; keepSpaces(target(row)); keepSpaces(comment(row)); });
     var page = '<!DOCTYPE html>\n' + document.documentElement.outerHTML;
     var link = document.createElement('a');
     link.href = URL.createObjectURL(new Blob([page], { type: 'text/html' }));
