@@ -60,7 +60,7 @@ record Preface(Set<String> prints) {
 
     /** To stand in a property among the identities of the parts. */
     String written() {
-        return NAME + prints.stream().sorted().collect(Collectors.joining(","));
+        return NAME + prints.stream().sorted().collect(Collectors.joining("."));
     }
 
     /** What {@link #written} wrote, out of such a property. */
@@ -70,8 +70,9 @@ record Preface(Set<String> prints) {
                 .filter(part -> part.startsWith(NAME))
                 .findFirst();
         return own.map(part ->
-                        new Preface(Stream.of(part.substring(NAME.length()).split(","))
+                        new Preface(Stream.of(part.substring(NAME.length()).split("\\."))
                                 .map(String::strip)
+                                .filter(print -> print.matches("[0-9a-f]{" + DIGITS + "}"))
                                 .collect(Collectors.toSet())))
                 .orElse(UNKNOWN);
     }

@@ -79,6 +79,7 @@ final class ReturnedRows {
             String cell = texts.get(i).strip();
             boolean isCopied = i != columns.comment()
                     && (cell.equals(source.strip())
+                            || cell.equals(target.text().strip())
                             || asSent.filter(cell::equals).isPresent());
             if (!Blanks.isAllOf(cell) && !isOurs(i, cell) && !isCopied) {
                 Revision by = cells.get(i).revision().orElse(new Revision("", ""));

@@ -50,6 +50,18 @@ public final class ReturnedTable {
         preface = preface.and(Preface.read(property));
     }
 
+    /** The same where people can write into it: what was written is not lost. */
+    public void visibleIdentity(String property) {
+        identity(property);
+        String rest = property.strip();
+        for (String known : List.of(CopyIdentity.written(identities), preface.written())) {
+            rest = rest.replace(known, "");
+        }
+        if (!rest.replace("|", "").isBlank()) {
+            remark(property);
+        }
+    }
+
     /** The texts as they were sent, packed. */
     public void sent(String packed) {
         sent = SentTexts.unpacked(packed);

@@ -135,7 +135,7 @@ public final class TsvFormat implements ReviewCopyFormat {
     private static void read(List<String> cells, ReturnedTable table) {
         String first = cells.get(0).replace("\uFEFF", "");
         if (first.startsWith(IDENTITY)) {
-            table.identity(first);
+            table.visibleIdentity(first);
             cells.stream().skip(1).forEach(table::remark);
             return;
         }

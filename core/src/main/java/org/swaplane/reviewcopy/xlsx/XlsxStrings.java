@@ -126,10 +126,8 @@ final class XlsxStrings {
                 case "cellXfs" -> inFormats = starts;
                 case "dxfs" -> inDifferences = starts;
                 case "numFmt" -> {
-                    String id = xml.getAttributeValue(null, "numFmtId");
-                    if (starts && !inDifferences && id != null && id.matches("\\d{1,6}")) {
-                        numberFormats.put(
-                                Integer.parseInt(id), String.valueOf(xml.getAttributeValue(null, "formatCode")));
+                    if (starts && !inDifferences) {
+                        readNumberFormat(xml);
                     }
                 }
                 case "font" -> {
@@ -153,6 +151,13 @@ final class XlsxStrings {
                 }
                 default -> {}
             }
+        }
+    }
+
+    private void readNumberFormat(XMLStreamReader2 xml) {
+        String id = xml.getAttributeValue(null, "numFmtId");
+        if (id != null && id.matches("\\d{1,6}")) {
+            numberFormats.put(Integer.parseInt(id), String.valueOf(xml.getAttributeValue(null, "formatCode")));
         }
     }
 }
