@@ -72,7 +72,8 @@ final class MemoryCommand {
             FileOptions languages = FileOptions.ofLanguages(source, target);
             for (Problem problem : MemoryTransfer.take(
                     Source.of(file), FormatRegistry.ofInstalled(), languages, memory, Progress.NONE)) {
-                System.err.println(file + ":" + problem.line() + ": " + problem.message());
+                String place = problem.line() > 0 ? file + ":" + problem.line() : file.toString();
+                System.err.println(place + ": " + problem.message());
             }
             memory.commit();
         } catch (IOException | RuntimeException e) {

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import org.swaplane.format.FileOptions;
 import org.swaplane.format.FormatRegistry;
+import org.swaplane.format.Head;
 import org.swaplane.format.Source;
 import org.swaplane.proof.DryRun;
 import org.swaplane.proof.DryRunResult;
@@ -44,6 +45,8 @@ final class ProveCommand implements Callable<Integer> {
     }
 
     private boolean prove(Path file, Map<String, Object> report) throws IOException {
+        // One that cannot be read gets no name for its output.
+        Head.of(Source.of(file));
         Path output = freeName(file.getFileName().toString());
         FileOptions options = FileOptions.ofLanguages("", targetLanguage).with(reading.document());
         DryRunResult result =

@@ -1,11 +1,12 @@
 package org.swaplane.cli;
 
 import java.io.FileDescriptor;
-import java.io.FileOutputStream;
+import java.io.IOException;
 import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.NoSuchFileException;
+import java.nio.file.InvalidPathException;
 import org.swaplane.task.CannotProceedException;
+import org.swaplane.wording.Reason;
+import org.swaplane.wording.Wording;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -50,15 +51,22 @@ public final class SwapLane implements Runnable {
     private CommandLine.Model.CommandSpec spec;
 
     public static void main(String[] arguments) {
-        // The machine's own charset must change nothing in what we print.
-        System.setOut(new PrintStream(new FileOutputStream(FileDescriptor.out), true, StandardCharsets.UTF_8));
-        System.setErr(new PrintStream(new FileOutputStream(FileDescriptor.err), true, StandardCharsets.UTF_8));
-        System.exit(run(arguments));
+        PrintStream out = TerminalOutput.of(FileDescriptor.out);
+        System.setOut(out);
+        System.setErr(TerminalOutput.of(FileDescriptor.err));
+        int status = run(arguments);
+        if (out.checkError()) {
+            System.err.println("swaplane: " + Wording.text("command.output-lost"));
+            status = ExitStatus.COULD_NOT_RUN;
+        }
+        System.exit(status);
     }
 
     static int run(String... arguments) {
         SwapLane program = new SwapLane();
-        CommandLine commandLine = new CommandLine(program).setCaseInsensitiveEnumValuesAllowed(true);
+        CommandLine commandLine = new CommandLine(program)
+                .setCaseInsensitiveEnumValuesAllowed(true)
+                .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF));
         commandLine.setParameterExceptionHandler((e, wrong) -> {
             System.err.println(
                     "swaplane: " + e.getMessage().lines().findFirst().orElse("") + "; see 'swaplane --help'");
@@ -85,13 +93,8 @@ public final class SwapLane implements Runnable {
         if (e instanceof CannotProceedException) {
             return e.getMessage();
         }
-        if (e instanceof NoSuchFileException) {
-            return e.getMessage() + ": there is no such file; check the path";
-        }
-        String what = e.getMessage() == null
-                ? e.getClass().getSimpleName()
-                : e.getMessage().lines().findFirst().orElse("");
-        return what + "; run again with --debug for details";
+        boolean isKnown = e instanceof IOException || e instanceof InvalidPathException;
+        return isKnown ? Reason.of(e) : Reason.of(e) + "; run again with --debug for details";
     }
 
     @Override

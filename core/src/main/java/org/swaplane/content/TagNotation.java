@@ -138,6 +138,11 @@ public final class TagNotation {
         return tags;
     }
 
+    /** Whether a text holds what looks like a tag of ours, as one that its source lacks is read. */
+    public static boolean isIn(String text) {
+        return EXACT.matcher(text).find();
+    }
+
     /** Reads a source that is known only as text: what is written exactly as a tag is one, and stands for itself. */
     public static Content readSource(String written) {
         List<Run> runs = new ArrayList<>();

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -106,6 +107,19 @@ public final class TagOrder {
             }
         }
         return isNested(elements);
+    }
+
+    /** Whether both have the same tags, each as often, in whatever order. */
+    public static boolean sameTags(Content one, Content other) {
+        List<Tag> left = new ArrayList<>(other.tags());
+        for (Tag tag : one.tags()) {
+            Optional<Tag> counterpart = left.stream().filter(tag::matches).findFirst();
+            if (counterpart.isEmpty()) {
+                return false;
+            }
+            left.remove(counterpart.get());
+        }
+        return left.isEmpty();
     }
 
     /** Whether the tags that the file wants in their order (XLIFF 2.1, section 4.3.1, canReorder) stand in it. */

@@ -18,7 +18,6 @@ import java.util.function.Supplier;
 import java.util.regex.Pattern;
 import org.swaplane.content.Blanks;
 import org.swaplane.content.Content;
-import org.swaplane.content.Tag;
 import org.swaplane.content.TagNotation;
 import org.swaplane.content.TagOrder;
 import org.swaplane.document.Fingerprint;
@@ -292,7 +291,7 @@ public final class ReturnReader {
         if (!TagOrder.isWritable(answer) || isNew(TagOrder::reversed, answer, source, sent)) {
             found.add(problem(Kind.TAGS_BROKEN, original, "return.tags-broken"));
         } else if (isNew(TagOrder::overlapping, answer, source, sent)
-                || !TagOrder.keepsFixedOrder(answer, source) && sameTags(answer, source)) {
+                || !TagOrder.keepsFixedOrder(answer, source) && TagOrder.sameTags(answer, source)) {
             found.add(problem(Kind.TAGS_MOVED, original, "return.tags-moved"));
         }
     }
@@ -352,19 +351,7 @@ public final class ReturnReader {
     private static boolean tagsWhole(Content answer, SentRow original) {
         Content source = original.segment().source();
         Content sent = TagNotation.read(original.sent(), source).content();
-        return sameTags(answer, source) || !sent.isBlank() && sameTags(answer, sent);
-    }
-
-    private static boolean sameTags(Content one, Content other) {
-        List<Tag> left = new ArrayList<>(other.tags());
-        for (Tag tag : one.tags()) {
-            Optional<Tag> counterpart = left.stream().filter(tag::matches).findFirst();
-            if (counterpart.isEmpty()) {
-                return false;
-            }
-            left.remove(counterpart.get());
-        }
-        return left.isEmpty();
+        return TagOrder.sameTags(answer, source) || !sent.isBlank() && TagOrder.sameTags(answer, sent);
     }
 
     /** The comment column went out with the file's notes in it, and the word that a row is locked. */

@@ -12,6 +12,8 @@ import java.util.UUID;
 import org.swaplane.task.BlockingWork;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Durable;
+import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /** Writes a file beside its place and moves it there when it is whole, so that nobody ever finds half of one, not even after the power went. */
 public final class NewFile {
@@ -48,6 +50,12 @@ public final class NewFile {
             Durable.folder(folder);
         } catch (FileAlreadyExistsException e) {
             throw existing(path);
+        } catch (IOException e) {
+            if (Reason.isFullDisk(e)) {
+                throw new CannotProceedException(
+                        new CannotProceedException.Place(path.toString(), 0, 0), Phrase.of("reason.disk-full"), e);
+            }
+            throw e;
         } finally {
             Files.deleteIfExists(beside);
         }

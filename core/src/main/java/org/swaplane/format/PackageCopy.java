@@ -13,6 +13,7 @@ import org.apache.commons.compress.utils.SeekableInMemoryByteChannel;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /** A copy of a zip package with some entries replaced; the others keep their compressed bytes, their order and their times. */
 public final class PackageCopy {
@@ -26,7 +27,7 @@ public final class PackageCopy {
 
     private static CannotProceedException broken(IOException e) {
         return new CannotProceedException(
-                new CannotProceedException.Place("", 0, 0), Phrase.of("problem.package-broken", e.getMessage()), e);
+                new CannotProceedException.Place("", 0, 0), Phrase.of("problem.package-broken", Reason.of(e)), e);
     }
 
     public static void write(byte[] original, Replacements replacements, OutputStream out, Progress progress)

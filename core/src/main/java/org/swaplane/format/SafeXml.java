@@ -8,6 +8,7 @@ import javax.xml.stream.XMLStreamException;
 import org.codehaus.stax2.XMLInputFactory2;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /** XML readers for files that nobody vouches for: no DTD, no entities but XML's own, bounded depth and lengths. */
 public final class SafeXml {
@@ -36,9 +37,7 @@ public final class SafeXml {
         return new CannotProceedException(
                 new CannotProceedException.Place(
                         file, at == null ? 0 : at.getLineNumber(), at == null ? 0 : at.getColumnNumber()),
-                Phrase.of(
-                        "problem.not-well-formed",
-                        String.valueOf(e.getMessage()).lines().findFirst().orElse("")),
+                Phrase.of("problem.not-well-formed", Reason.of(e)),
                 e);
     }
 }

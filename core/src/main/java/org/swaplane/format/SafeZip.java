@@ -7,6 +7,7 @@ import java.io.InputStream;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.zip.ZipException;
 import org.apache.commons.compress.archivers.zip.UnsupportedZipFeatureException;
@@ -14,6 +15,7 @@ import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipArchiveInputStream;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /**
  * Reads entries of a zip that may be made to harm: bounded in the number of entries, the size of each and of all that is kept, and in how
@@ -42,15 +44,24 @@ public final class SafeZip {
         return read(source, names::contains);
     }
 
-    /** The entries whose names are wanted, in the order of the archive. */
+    /**
+     * The entries whose names are wanted, in the order of the archive.
+     *
+     * @throws CannotProceedException when two have the same name, so that nobody can tell which is meant
+     */
     public static Map<String, byte[]> read(Source source, Predicate<String> wanted) throws IOException {
+        return read(source, wanted, twice -> {
+            throw new CannotProceedException(source.name(), "problem.archive-entry-twice", twice);
+        });
+    }
+
+    /** The same, where of several entries of one name the first is read, and {@code twice} is told of the others. */
+    public static Map<String, byte[]> read(Source source, Predicate<String> wanted, Consumer<String> twice)
+            throws IOException {
         Map<String, byte[]> found = new LinkedHashMap<>();
         walk(source, (entry, bytes) -> {
-            if (wanted.test(entry.getName())) {
-                byte[] before = found.putIfAbsent(entry.getName(), bytes.whole());
-                if (before != null) {
-                    throw new CannotProceedException(source.name(), "problem.archive-entry-twice", entry.getName());
-                }
+            if (wanted.test(entry.getName()) && found.putIfAbsent(entry.getName(), bytes.whole()) != null) {
+                twice.accept(entry.getName());
             }
         });
         return found;
@@ -197,7 +208,7 @@ public final class SafeZip {
     private static CannotProceedException broken(Source source, IOException e) {
         return new CannotProceedException(
                 new CannotProceedException.Place(source.name(), 0, 0),
-                Phrase.of("problem.archive-broken", e.getMessage()),
+                Phrase.of("problem.archive-broken", Reason.of(e)),
                 e);
     }
 }

@@ -45,6 +45,10 @@ public interface Source {
                 if (Files.isDirectory(path)) {
                     throw new CannotProceedException(name, "problem.is-folder");
                 }
+                // A pipe or device may never end.
+                if (Files.exists(path) && !Files.isRegularFile(path)) {
+                    throw new CannotProceedException(name, "problem.no-file");
+                }
                 return Files.newInputStream(path);
             }
         };

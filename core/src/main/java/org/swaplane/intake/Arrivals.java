@@ -1,9 +1,13 @@
 package org.swaplane.intake;
 
 import java.io.IOException;
+import java.nio.file.FileVisitResult;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.SimpleFileVisitor;
+import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -12,7 +16,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
-import java.util.stream.Stream;
 import org.swaplane.document.BilingualDocument;
 import org.swaplane.document.Counts;
 import org.swaplane.document.Fingerprint;
@@ -32,6 +35,7 @@ import org.swaplane.reviewcopy.ReturnedCopy;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import org.swaplane.terms.TermListReader;
+import org.swaplane.wording.Reason;
 
 /** Reads whatever was dropped on a lane. What cannot be read is listed with the reason, and the rest goes on. */
 public final class Arrivals {
@@ -127,21 +131,40 @@ public final class Arrivals {
     }
 
     private void collect(Path path, List<Found> found) throws IOException {
-        if (Files.isDirectory(path)) {
-            try (Stream<Path> inside = Files.walk(path)) {
-                for (Path file : inside.filter(Files::isRegularFile).sorted().toList()) {
-                    collectFile(file, folder(path.relativize(file).toString()), found);
-                }
-            }
-        } else {
+        if (!Files.isDirectory(path)) {
             collectFile(path, "", found);
+            return;
         }
+        List<Path> inside = new ArrayList<>();
+        Files.walkFileTree(path, new SimpleFileVisitor<>() {
+            @Override
+            public FileVisitResult visitFile(Path file, BasicFileAttributes attributes) {
+                inside.add(file);
+                return FileVisitResult.CONTINUE;
+            }
+
+            @Override
+            public FileVisitResult visitFileFailed(Path file, IOException e) {
+                found.add(refused(file, "", Reason.of(e)));
+                return FileVisitResult.CONTINUE;
+            }
+        });
+        Collections.sort(inside);
+        for (Path file : inside) {
+            collectFile(file, folder(path.relativize(file).toString()), found);
+        }
+    }
+
+    private static Found refused(Path file, String folder, String why) {
+        return new Found(Source.of(file), folder, false, why);
     }
 
     /** Hidden files are left by file managers and nobody sends them on purpose. */
     private void collectFile(Path file, String folder, List<Found> found) throws IOException {
         String name = file.getFileName().toString();
-        if (name.toLowerCase(Locale.ROOT).endsWith(".zip")) {
+        if (!Files.isRegularFile(file)) {
+            found.add(refused(file, folder, new CannotProceedException(name, "problem.no-file").getMessage()));
+        } else if (name.toLowerCase(Locale.ROOT).endsWith(".zip")) {
             collectArchive(file, folder, found);
         } else if (!isHidden(name)) {
             found.add(new Found(Source.of(file), folder));
@@ -152,12 +175,19 @@ public final class Arrivals {
     private void collectArchive(Path file, String folder, List<Found> found) throws IOException {
         Map<String, byte[]> entries;
         try {
-            entries = SafeZip.read(Source.of(file), entry -> !entry.endsWith("/") && !isHidden(entry));
+            String name = file.getFileName().toString();
+            entries = SafeZip.read(
+                    Source.of(file),
+                    entry -> !entry.endsWith("/") && !isHidden(entry),
+                    twice -> found.add(refused(
+                            file,
+                            folder,
+                            new CannotProceedException(name, "problem.archive-entry-twice", twice).getMessage())));
             if (entries.isEmpty()) {
                 throw new CannotProceedException(file.getFileName().toString(), "problem.archive-empty");
             }
-        } catch (CannotProceedException e) {
-            found.add(new Found(Source.of(file), folder, false, e.getMessage()));
+        } catch (CannotProceedException | IOException e) {
+            found.add(refused(file, folder, Reason.of(e)));
             return;
         }
         for (Map.Entry<String, byte[]> entry : entries.entrySet()) {
@@ -167,7 +197,7 @@ public final class Arrivals {
                 Source kept = lane.trackStore().keep(Source.of(path.fileName(), entry.getValue()));
                 found.add(new Found(kept, folder(folder + '/' + path.value()), true, ""));
             } catch (CannotProceedException e) {
-                found.add(new Found(Source.of(file), folder, false, e.getMessage()));
+                found.add(refused(file, folder, e.getMessage()));
             }
         }
     }
@@ -220,7 +250,7 @@ public final class Arrivals {
             return List.of(
                     REFERENCES.contains(extension)
                             ? Arrival.unread(source, Role.REFERENCE, how, "")
-                            : Arrival.unread(source, Role.UNREADABLE, how, String.valueOf(e.getMessage())));
+                            : Arrival.unread(source, Role.UNREADABLE, how, Reason.of(e)));
         }
     }
 

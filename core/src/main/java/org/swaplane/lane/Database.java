@@ -25,6 +25,7 @@ import org.swaplane.task.BlockingWork;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Closing;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /**
  * The lane's SQLite file. Every write is a transaction that is on disk when the call returns. Safe for several threads: one
@@ -318,7 +319,7 @@ final class Database implements AutoCloseable {
     }
 
     private CannotProceedException failed(Exception e) {
-        return new LaneUnavailableException(file.toString(), Phrase.of("problem.lane-unavailable", e.getMessage()), e);
+        return new LaneUnavailableException(file.toString(), Phrase.of("problem.lane-unavailable", Reason.of(e)), e);
     }
 
     @Override

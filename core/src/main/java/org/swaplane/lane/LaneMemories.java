@@ -31,6 +31,7 @@ import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Closing;
 import org.swaplane.task.Progress;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /**
  * The memories that a lane looks things up in: what was reviewed in it, which grows and shrinks by the journal's steps; what was imported
@@ -454,7 +455,7 @@ public final class LaneMemories implements LaneListener {
         } catch (UncheckedIOException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(folder.toString(), 0, 0),
-                    Phrase.of("problem.memory-unwritten", e.getCause().getMessage()),
+                    Phrase.of("problem.memory-unwritten", Reason.of(e.getCause())),
                     e);
         }
     }

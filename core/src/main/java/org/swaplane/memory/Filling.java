@@ -17,7 +17,10 @@ import org.swaplane.document.State;
 import org.swaplane.format.SegmentEdit;
 import org.swaplane.task.Progress;
 
-/** Fills a document from memories before the work: in-context and exact matches become targets, fuzzy ones are proposed only. */
+/**
+ * Fills a document from memories before the work: in-context and exact matches become targets; fuzzy ones, and those that lack tags of their source,
+ * are proposed only.
+ */
 public final class Filling {
     private final MemorySearch memories;
     private final Over over;
@@ -110,7 +113,7 @@ public final class Filling {
     private static Optional<SegmentEdit> edit(
             MemoryMatch match, Segment segment, Map<MemoryMatch.Kind, Integer> filled) {
         MemoryUnit unit = match.unit();
-        if (match.kind() == MemoryMatch.Kind.FUZZY) {
+        if (match.kind() == MemoryMatch.Kind.FUZZY || !unit.keepsTags()) {
             Proposal proposal = new Proposal(
                     Retagging.fitted(unit.source(), unit.source(), segment.source()),
                     Retagging.fitted(unit.target(), unit.source(), segment.source()),

@@ -25,6 +25,8 @@ import org.swaplane.task.Progress;
 public record MemorySearch(List<MemoryUse> memories, int least) {
     private static final int ENOUGH = 50;
 
+    private static final int FEW = 5;
+
     /** So many segments are looked up before anybody is told how far that is. */
     private static final int AT_ONCE = 100;
 
@@ -97,13 +99,18 @@ public record MemorySearch(List<MemoryUse> memories, int least) {
     private Optional<MemoryMatch> first(BilingualDocument document, int index) throws IOException {
         Segment segment = document.segments().get(index);
         Part part = document.parts().get(segment.part());
-        return lookup(
-                        part.sourceLanguage(),
-                        part.targetLanguage(),
-                        segment.source(),
-                        MemoryTransfer.context(document.segments(), index),
-                        1)
-                .stream()
-                .findFirst();
+        List<MemoryMatch> found = lookup(
+                part.sourceLanguage(),
+                part.targetLanguage(),
+                segment.source(),
+                MemoryTransfer.context(document.segments(), index),
+                FEW);
+        Optional<MemoryMatch> best = found.stream().findFirst();
+        // Of those that may be filled in, one that has the tags of its source.
+        return found.stream()
+                .filter(match ->
+                        match.kind() != MemoryMatch.Kind.FUZZY && match.unit().keepsTags())
+                .findFirst()
+                .or(() -> best);
     }
 }

@@ -78,7 +78,7 @@ public final class MemoryTransfer {
         if (DelimitedText.isNamedSo(file) && DelimitedText.hasPairs(file)) {
             BilingualDocument table = DelimitedText.read(file, languages.sourceLanguage(), languages.targetLanguage());
             add(table, file.name(), memory, progress);
-            return table.problems();
+            return withLost(table);
         }
         if (formats.isMemory(file)) {
             return addMemory(file, formats, memory, progress);
@@ -88,7 +88,16 @@ public final class MemoryTransfer {
             throw new CannotProceedException(file.name(), "command.no-target-to-check");
         }
         add(read.document(), file.name(), memory, progress);
-        return read.document().problems();
+        return withLost(read.document());
+    }
+
+    /** The problems of a document, and its translations that lack tags of their sources: they are kept, and never filled in. */
+    private static List<Problem> withLost(BilingualDocument document) {
+        LostTags lost = new LostTags();
+        document.segments().stream()
+                .filter(segment -> !segment.target().isEmpty())
+                .forEach(segment -> lost.look(segment.source(), segment.target()));
+        return lost.after(document.problems());
     }
 
     /** Whether a file holds texts in one language only, and no translations. */
@@ -123,19 +132,20 @@ public final class MemoryTransfer {
     public static List<Problem> addMemory(
             Source file, FormatRegistry formats, TranslationMemory memory, Progress progress) throws IOException {
         String origin = file.name();
+        LostTags lost = new LostTags();
         try (MemoryImport all = new MemoryImport(memory)) {
-            List<Problem> problems = formats.stream(
-                    file,
-                    progress,
-                    each -> all.add(new MemoryUnit(
-                            each.sourceLanguage(),
-                            each.targetLanguage(),
-                            each.source(),
-                            each.target(),
-                            MemoryUnit.Context.UNKNOWN,
-                            provenance(each, origin))));
+            List<Problem> problems = formats.stream(file, progress, each -> {
+                lost.look(each.source(), each.target());
+                all.add(new MemoryUnit(
+                        each.sourceLanguage(),
+                        each.targetLanguage(),
+                        each.source(),
+                        each.target(),
+                        MemoryUnit.Context.UNKNOWN,
+                        provenance(each, origin)));
+            });
             all.finish();
-            return problems;
+            return lost.after(problems);
         }
     }
 

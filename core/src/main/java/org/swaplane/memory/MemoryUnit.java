@@ -2,6 +2,7 @@ package org.swaplane.memory;
 
 import org.swaplane.content.Content;
 import org.swaplane.content.TagNotation;
+import org.swaplane.content.TagOrder;
 import org.swaplane.document.Fingerprint;
 
 /**
@@ -48,6 +49,11 @@ public record MemoryUnit(
 
     public String targetWritten() {
         return TagNotation.write(target, source);
+    }
+
+    /** Whether the target has the tags of the source, each as often: else it is good to look at, and never put into a file unseen. */
+    public boolean keepsTags() {
+        return TagOrder.sameTags(target, source) && !TagNotation.isIn(target.plainText());
     }
 
     public String origin() {

@@ -96,9 +96,11 @@ public final class TranslationMemory implements AutoCloseable {
     /**
      * Opens a memory to write into it; makes it where there is none.
      *
-     * @throws CannotProceedException when another program writes into it
+     * @throws CannotProceedException when another program writes into it, or it is not whole, or the folder holds other things
      */
     public static TranslationMemory openForWriting(Path folder) throws IOException {
+        MemoryFolder there = new MemoryFolder(folder);
+        there.requireWritable();
         Files.createDirectories(folder.resolve(INDEX));
         Directory directory = FSDirectory.open(folder.resolve(INDEX));
         try {
@@ -107,7 +109,10 @@ public final class TranslationMemory implements AutoCloseable {
             Closing.after(e, directory);
             throw new CannotProceedException(
                     new CannotProceedException.Place(folder.toString(), 0, 0), Phrase.of("problem.memory-in-use"), e);
-        } catch (IOException | RuntimeException e) {
+        } catch (IOException e) {
+            Closing.after(e, directory);
+            throw there.explained(e);
+        } catch (RuntimeException e) {
             Closing.after(e, directory);
             throw e;
         }
@@ -177,7 +182,10 @@ public final class TranslationMemory implements AutoCloseable {
         Directory directory = FSDirectory.open(folder.resolve(INDEX));
         try {
             return new TranslationMemory(folder, directory, null);
-        } catch (IOException | RuntimeException e) {
+        } catch (IOException e) {
+            Closing.after(e, directory);
+            throw new MemoryFolder(folder).explained(e);
+        } catch (RuntimeException e) {
             Closing.after(e, directory);
             throw e;
         }

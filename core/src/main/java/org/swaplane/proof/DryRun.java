@@ -37,6 +37,7 @@ import org.swaplane.segmentation.SegmentationRules;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /** The pseudo-translated round trip that proves a file before work starts. */
 public final class DryRun {
@@ -73,7 +74,7 @@ public final class DryRun {
                 write(original, edits, output, progress);
                 read = formats.open(pseudo, options, progress);
             } catch (CannotProceedException e) {
-                proofs.add(Proof.of("survival", false, List.of(new Detail("", String.valueOf(e.getMessage())))));
+                proofs.add(Proof.of("survival", false, List.of(new Detail("", Reason.of(e)))));
                 proofs.add(TargetCharacters.proof(original.document(), source));
                 return new DryRunResult(proofs, original.document(), List.of(), List.of());
             }

@@ -33,6 +33,7 @@ import org.swaplane.format.FormatTraits;
 import org.swaplane.proof.Proof.Detail;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 import org.swaplane.wording.Wording;
 import org.xml.sax.SAXException;
 import org.xml.sax.ext.DefaultHandler2;
@@ -71,10 +72,9 @@ final class SecondReader {
                 case XML -> Optional.of(wellFormed(written));
             };
         } catch (SAXException | SQLException | RuntimeException e) {
-            return Optional.of(
-                    failed(written.getFileName().toString(), Phrase.verbatim(String.valueOf(e.getMessage()))));
+            return Optional.of(failed(written.getFileName().toString(), Phrase.verbatim(Reason.of(e))));
         } catch (ParserConfigurationException e) {
-            throw new CannotProceedException(written.toString(), "problem.no-parser", e.getMessage());
+            throw new CannotProceedException(written.toString(), "problem.no-parser", Reason.of(e));
         }
     }
 
@@ -129,7 +129,7 @@ final class SecondReader {
                     try (InputStream in = new BufferedInputStream(after.getInputStream(entry))) {
                         parse(in);
                     } catch (SAXException e) {
-                        return failed(entry.getName(), Phrase.verbatim(String.valueOf(e.getMessage())));
+                        return failed(entry.getName(), Phrase.verbatim(Reason.of(e)));
                     }
                 }
             }

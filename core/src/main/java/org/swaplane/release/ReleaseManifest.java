@@ -3,14 +3,10 @@ package org.swaplane.release;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.io.OutputStreamWriter;
-import java.io.Writer;
-import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
+import org.swaplane.report.CsvTable;
 
 /** The list of a package's files that goes along with them. */
 public final class ReleaseManifest {
@@ -36,11 +32,10 @@ public final class ReleaseManifest {
     }
 
     private static void writeCsv(List<ReleasedFile> files, OutputStream out) throws IOException {
-        Writer text = new OutputStreamWriter(out, StandardCharsets.UTF_8);
-        CSVPrinter table = new CSVPrinter(text, CSVFormat.RFC4180);
-        table.printRecord("path", "original", "form", "source", "target", "segments", "words", "bytes", "sha256");
+        CsvTable table = new CsvTable(out);
+        table.row(List.of("path", "original", "form", "source", "target", "segments", "words", "bytes", "sha256"));
         for (ReleasedFile file : files) {
-            table.printRecord(values(file).values());
+            table.row(List.copyOf(values(file).values()));
         }
         table.flush();
     }

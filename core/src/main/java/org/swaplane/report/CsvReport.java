@@ -2,34 +2,27 @@ package org.swaplane.report;
 
 import java.io.IOException;
 import java.io.OutputStream;
-import java.io.OutputStreamWriter;
-import java.io.Writer;
-import java.math.BigDecimal;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 
-/** The tables of a report, one after the other, as comma-separated values (RFC 4180). */
+/** The tables of a report, one after the other, as comma-separated values. */
 final class CsvReport {
     private CsvReport() {}
 
     static void write(Report report, OutputStream out) throws IOException {
-        Writer writer = new OutputStreamWriter(out, StandardCharsets.UTF_8);
-        CSVPrinter printer = new CSVPrinter(writer, CSVFormat.RFC4180);
+        CsvTable table = new CsvTable(out);
         for (Report.Section section : report.sections()) {
             if (!section.heads().isEmpty()) {
-                printer.printRecord(section.heads());
+                table.row(section.heads());
                 for (List<Cell> row : section.rows()) {
-                    printer.printRecord(row.stream().map(CsvReport::plain).toList());
+                    table.row(row.stream().map(CsvReport::plain).toList());
                 }
             }
         }
-        printer.flush();
+        table.flush();
     }
 
-    /** Numbers as programs read them, whatever the language. */
-    private static String plain(Cell cell) {
-        return cell.number().map(BigDecimal::toPlainString).orElseGet(cell::text);
+    /** Numbers as programs read them, whatever the language: printed they have no exponent. */
+    private static Object plain(Cell cell) {
+        return cell.number().<Object>map(CsvTable::number).orElseGet(cell::text);
     }
 }

@@ -16,6 +16,7 @@ import org.apache.lucene.analysis.hunspell.TimeoutPolicy;
 import org.apache.lucene.store.ByteBuffersDirectory;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /** A Hunspell dictionary. Thread-safe. */
 public final class Dictionary {
@@ -93,7 +94,7 @@ public final class Dictionary {
         } catch (IOException | ParseException | RuntimeException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(words.toString(), 0, 0),
-                    Phrase.of("problem.dictionary-broken", e.getMessage()),
+                    Phrase.of("problem.dictionary-broken", Reason.of(e)),
                     e);
         }
     }

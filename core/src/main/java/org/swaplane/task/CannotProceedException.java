@@ -1,6 +1,7 @@
 package org.swaplane.task;
 
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /** Going on is impossible. The message is one line for people: where, what, and what to do. */
 public class CannotProceedException extends RuntimeException {
@@ -22,7 +23,7 @@ public class CannotProceedException extends RuntimeException {
 
     /** @param problem what happened and what to do */
     public CannotProceedException(Place place, Phrase problem, Throwable cause) {
-        super(place.file().isEmpty() ? problem.text() : place + ": " + problem.text(), cause);
+        super(Reason.shown(place.file().isEmpty() ? problem.text() : place + ": " + problem.text()), cause);
         this.problem = problem;
     }
 

@@ -13,6 +13,7 @@ import org.apache.commons.csv.CSVParser;
 import org.swaplane.document.LanguageCode;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /**
  * Terms in rows. Where the first row names languages each such column holds the terms in one of them; else the first two columns are
@@ -52,7 +53,7 @@ final class TermTable {
         } catch (IOException | UncheckedIOException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(name, rows.size() + 1, 0),
-                    Phrase.of("problem.table-broken", e.getMessage()),
+                    Phrase.of("problem.table-broken", Reason.of(e)),
                     e);
         }
     }

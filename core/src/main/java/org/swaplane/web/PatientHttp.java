@@ -22,6 +22,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import org.swaplane.task.CancelledException;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.task.Progress;
+import org.swaplane.wording.Reason;
 import org.swaplane.wording.Wording;
 
 /**
@@ -227,8 +228,7 @@ public final class PatientHttp {
             // A header that was damaged on its way.
             return new IOException(Wording.text("web.nonsense", name), cause);
         }
-        String reason = cause.getMessage() == null ? cause.getClass().getSimpleName() : cause.getMessage();
-        return new IOException(Wording.text("web.unreachable", name, reason), cause);
+        return new IOException(Wording.text("web.unreachable", name, Reason.of(cause)), cause);
     }
 
     /** A body that notes when something came, and how much. */

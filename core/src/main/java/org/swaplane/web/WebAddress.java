@@ -21,16 +21,24 @@ public final class WebAddress {
             uri = URI.create(address.strip().replaceAll("/+$", ""));
         } catch (IllegalArgumentException e) {
             throw new CannotProceedException(
-                    new CannotProceedException.Place("", 0, 0), Phrase.of("address.none", address), e);
+                    new CannotProceedException.Place("", 0, 0), Phrase.of("address.none", withoutSecret(address)), e);
         }
         boolean web = "http".equalsIgnoreCase(uri.getScheme()) || "https".equalsIgnoreCase(uri.getScheme());
         if (!web || uri.getHost() == null) {
-            throw new CannotProceedException("", "address.none", address);
+            throw new CannotProceedException("", "address.none", withoutSecret(address));
+        }
+        if (uri.getRawUserInfo() != null) {
+            throw new CannotProceedException("", "address.secret", withoutSecret(address));
         }
         if ("http".equalsIgnoreCase(uri.getScheme()) && !isOnThisComputer(uri)) {
             throw new CannotProceedException("", "address.unencrypted", address);
         }
         return uri;
+    }
+
+    /** Names and passwords that were typed into an address are shown nowhere. */
+    private static String withoutSecret(String address) {
+        return address.replaceAll("(?<=//)[^/]*@", "");
     }
 
     private static boolean isOnThisComputer(URI address) {

@@ -27,9 +27,12 @@ final class DeskPage {
             """;
 
     private final DeskStore store;
+    private final String token;
 
-    DeskPage(DeskStore store) {
+    /** @param token stands in every form */
+    DeskPage(DeskStore store, String token) {
         this.store = store;
+        this.token = token;
     }
 
     String tasks() {
@@ -130,7 +133,7 @@ final class DeskPage {
         }
     }
 
-    private static void addReceipt(StringBuilder html, DeskTask task, DeskReceipt receipt) {
+    private void addReceipt(StringBuilder html, DeskTask task, DeskReceipt receipt) {
         html.append("<h2>Handed over</h2>\n<p id=\"receipt\">")
                 .append(escaped(receipt.at()))
                 .append(", by ")
@@ -139,7 +142,8 @@ final class DeskPage {
                 .append(escaped(receipt.sha256()))
                 .append("</p>\n<form method=\"post\" action=\"/tasks/")
                 .append(escaped(task.id()))
-                .append("/give-back\"><label>Reason <input name=\"reason\" size=\"40\"></label>"
+                .append("/give-back\"><input type=\"hidden\" name=\"token\" value=\"" + token
+                        + "\"><label>Reason <input name=\"reason\" size=\"40\"></label>"
                         + " <button type=\"submit\">Give back</button></form>\n");
     }
 

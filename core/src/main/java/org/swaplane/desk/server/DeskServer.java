@@ -22,6 +22,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.logging.Level;
@@ -46,7 +47,10 @@ import org.swaplane.task.Closing;
  */
 public final class DeskServer implements AutoCloseable {
     private static final Logger LOG = Logger.getLogger(DeskServer.class.getName());
-    private static final int THREADS = 8;
+    /** Each connection has a thread as long as it asks. */
+    private static final int MOST_CONNECTIONS = 200;
+
+    private static final int MOST_SECONDS_ASKING = 20;
     private static final int LOCKS = 64;
     private static final int MOST_JSON = 1 << 16;
     private static final int MOST_PIECE = 8 << 20;
@@ -60,10 +64,12 @@ public final class DeskServer implements AutoCloseable {
 
     private final HttpServer server;
     private final DeskStore store;
+    /** Stands in the forms of our pages, so that no other page can send them. */
+    private final String token = UUID.randomUUID().toString();
     /** Requests about one task come one after the other; a few tasks share a lock, so that no address can fill the memory. */
     private final List<Object> locks = Stream.generate(Object::new).limit(LOCKS).toList();
 
-    private final ExecutorService threads = Executors.newFixedThreadPool(THREADS, work -> {
+    private final ExecutorService threads = Executors.newCachedThreadPool(work -> {
         Thread thread = new Thread(work, "desk");
         thread.setDaemon(true);
         return thread;
@@ -96,6 +102,9 @@ public final class DeskServer implements AutoCloseable {
      * @param folder holds its state; made where it is missing
      */
     public static DeskServer start(int port, Path folder, Clock clock) throws IOException {
+        // Whoever connects and does not ask is let go soon, and keeps nobody else out meanwhile.
+        limit("sun.net.httpserver.maxReqTime", MOST_SECONDS_ASKING);
+        limit("jdk.httpserver.maxConnections", MOST_CONNECTIONS);
         // A port that is taken is found before anything else is open.
         HttpServer server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
         try {
@@ -103,6 +112,12 @@ public final class DeskServer implements AutoCloseable {
         } catch (IOException | RuntimeException e) {
             Closing.after(e, () -> server.stop(0));
             throw e;
+        }
+    }
+
+    private static void limit(String property, int value) {
+        if (System.getProperty(property) == null) {
+            System.setProperty(property, String.valueOf(value));
         }
     }
 
@@ -205,8 +220,12 @@ public final class DeskServer implements AutoCloseable {
         String host = exchange.getRequestHeaders().getFirst("Host");
         String origin = exchange.getRequestHeaders().getFirst("Origin");
         boolean here = host != null && host.matches("(127\\.0\\.0\\.1|localhost|\\[::1\\])(:\\d+)?");
-        boolean fromHere = origin == null || origin.matches("http://(127\\.0\\.0\\.1|localhost|\\[::1\\])(:\\d+)?");
-        if (!here || !fromHere) {
+        // Another port is another program, even on this computer.
+        boolean fromHere = origin == null || origin.equals("http://" + host);
+        String site = exchange.getRequestHeaders().getFirst("Sec-Fetch-Site");
+        boolean byItself = site == null || site.equals("same-origin") || site.equals("none");
+        boolean onlyReads = exchange.getRequestMethod().equals("GET");
+        if (!here || !fromHere || !byItself && !onlyReads) {
             throw new Refusal(403, "The desk answers on this computer only.");
         }
     }
@@ -408,8 +427,12 @@ public final class DeskServer implements AutoCloseable {
         }
         long start = Long.parseLong(range.group(1));
         int length = (int) Math.min(Integer.MAX_VALUE, Long.parseLong(range.group(2)) - start + 1);
-        if (Long.parseLong(range.group(3)) > MOST_PACKAGE || length < 1 || length > MOST_PIECE) {
+        long total = Long.parseLong(range.group(3));
+        if (total > MOST_PACKAGE || length < 1 || length > MOST_PIECE) {
             throw new Refusal(413, "So much is not taken at once.");
+        }
+        if (start + length > total) {
+            throw new Refusal(400, "The piece goes beyond the end of the package.");
         }
         byte[] piece = exchange.getRequestBody().readNBytes(length + 1);
         if (piece.length != length) {
@@ -474,12 +497,16 @@ public final class DeskServer implements AutoCloseable {
     }
 
     private void page(HttpExchange exchange) throws IOException, Refusal {
-        DeskPage page = new DeskPage(store);
+        DeskPage page = new DeskPage(store, token);
         String path = exchange.getRequestURI().getPath();
         Matcher givingBack = GIVE_BACK.matcher(path);
         if (exchange.getRequestMethod().equals("POST") && givingBack.matches()) {
             String id = givingBack.group(1);
-            giveBack(id, field(exchange, "reason"));
+            Map<String, String> fields = fields(exchange);
+            if (!token.equals(fields.get("token"))) {
+                throw new Refusal(403, "Use the button on the page of the task. If the page is old, load it again.");
+            }
+            giveBack(id, fields.getOrDefault("reason", ""));
             exchange.getResponseHeaders().set("Location", "/tasks/" + id);
             exchange.sendResponseHeaders(303, -1);
             return;
@@ -488,13 +515,22 @@ public final class DeskServer implements AutoCloseable {
         sayHtml(exchange, html.isPresent() ? 200 : 404, html.orElseGet(page::missing));
     }
 
-    private static String field(HttpExchange exchange, String name) throws IOException {
+    private static Map<String, String> fields(HttpExchange exchange) throws IOException, Refusal {
         String form = new String(exchange.getRequestBody().readNBytes(MOST_JSON), StandardCharsets.UTF_8);
-        return Stream.of(form.split("&"))
-                .filter(each -> each.startsWith(name + "="))
-                .map(each -> URLDecoder.decode(each.substring(name.length() + 1), StandardCharsets.UTF_8))
-                .findFirst()
-                .orElse("");
+        Map<String, String> fields = new HashMap<>();
+        for (String pair : form.split("&")) {
+            int equals = pair.indexOf('=');
+            if (equals > 0) {
+                try {
+                    fields.put(
+                            pair.substring(0, equals),
+                            URLDecoder.decode(pair.substring(equals + 1), StandardCharsets.UTF_8));
+                } catch (IllegalArgumentException e) {
+                    throw new Refusal(400, "The form cannot be read.");
+                }
+            }
+        }
+        return fields;
     }
 
     private static void sayHtml(HttpExchange exchange, int status, String html) throws IOException {

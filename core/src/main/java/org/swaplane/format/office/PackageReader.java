@@ -14,6 +14,7 @@ import org.swaplane.format.Source;
 import org.swaplane.format.TextDocument;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /** Reads the parts of one package. */
 final class PackageReader {
@@ -89,9 +90,7 @@ final class PackageReader {
                         source.name() + '!' + name,
                         at == null ? 0 : at.getLineNumber(),
                         at == null ? 0 : at.getColumnNumber()),
-                Phrase.of(
-                        "problem.document-broken",
-                        String.valueOf(e.getMessage()).lines().findFirst().orElse("")),
+                Phrase.of("problem.document-broken", Reason.of(e)),
                 e);
     }
 }

@@ -27,6 +27,7 @@ import org.swaplane.format.EncodedText;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /**
  * Source and target side by side in a text file, a row for each pair, in tag notation: comma, semicolon or tab between the columns,
@@ -61,8 +62,7 @@ public final class DelimitedText {
                 add(row, columns, rows.getCurrentLineNumber(), segments, problems);
             }
         } catch (UncheckedIOException e) {
-            throw new CannotProceedException(
-                    source.name(), "problem.table-broken", e.getCause().getMessage());
+            throw new CannotProceedException(source.name(), "problem.table-broken", Reason.of(e.getCause()));
         }
         PairColumns known = columns == null ? PairColumns.UNNAMED : columns;
         if (segments.isEmpty()) {

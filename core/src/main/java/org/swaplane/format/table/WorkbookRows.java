@@ -26,6 +26,7 @@ import org.swaplane.format.SafeZip;
 import org.swaplane.format.Source;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 import org.xml.sax.Attributes;
 import org.xml.sax.ContentHandler;
 import org.xml.sax.InputSource;
@@ -187,7 +188,7 @@ public record WorkbookRows(String name, String part, List<Line> rows) {
                 | IndexOutOfBoundsException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(source.name(), 0, 0),
-                    Phrase.of("problem.workbook-unreadable", e.getMessage()),
+                    Phrase.of("problem.workbook-unreadable", Reason.of(e)),
                     e);
         }
     }

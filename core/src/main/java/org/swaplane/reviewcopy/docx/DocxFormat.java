@@ -21,6 +21,7 @@ import org.swaplane.reviewcopy.ReviewCopy;
 import org.swaplane.reviewcopy.ReviewCopyFormat;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /** Review copies as word processor documents (ECMA-376, WordprocessingML). */
 public final class DocxFormat implements ReviewCopyFormat {
@@ -118,9 +119,7 @@ public final class DocxFormat implements ReviewCopyFormat {
         } catch (XMLStreamException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(source.name(), 0, 0),
-                    Phrase.of(
-                            "problem.document-broken",
-                            e.getMessage().lines().findFirst().orElse("")),
+                    Phrase.of("problem.document-broken", Reason.of(e)),
                     e);
         }
     }

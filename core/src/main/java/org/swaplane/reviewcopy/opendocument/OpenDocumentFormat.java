@@ -18,6 +18,7 @@ import org.swaplane.reviewcopy.ReturnedFormat;
 import org.swaplane.reviewcopy.ReturnedTable;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /** Copies that a person's program saved as OpenDocument text or spreadsheet (ISO/IEC 26300). */
 public final class OpenDocumentFormat implements ReturnedFormat {
@@ -46,9 +47,7 @@ public final class OpenDocumentFormat implements ReturnedFormat {
         } catch (XMLStreamException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(source.name(), 0, 0),
-                    Phrase.of(
-                            "problem.document-broken",
-                            e.getMessage().lines().findFirst().orElse("")),
+                    Phrase.of("problem.document-broken", Reason.of(e)),
                     e);
         }
     }

@@ -150,15 +150,18 @@ public final class TsvFormat implements ReviewCopyFormat {
 
     /** Something may have been written behind the texts as sent; they are known by their hash. */
     private static void readSent(List<String> cells, ReturnedTable table) {
-        for (int end = cells.size(); end > 0; end--) {
-            String packed = String.join("", cells.subList(0, end));
-            boolean isWhole = SentTexts.unpacked(packed) != SentTexts.NONE;
-            if (isWhole || end == 1) {
-                table.sent(packed);
-                cells.subList(isWhole ? end : cells.size(), cells.size()).forEach(table::remark);
-                return;
-            }
+        List<String> pieces = cells.stream()
+                .flatMap(cell -> Stream.of(cell.strip().split("\\s+")))
+                .toList();
+        int end = pieces.size();
+        while (end > 0 && SentTexts.unpacked(String.join("", pieces.subList(0, end))) == SentTexts.NONE) {
+            end--;
         }
+        if (end > 0) {
+            table.sent(String.join("", pieces.subList(0, end)));
+        }
+        // Where they cannot be read any more, all of them may have been written over.
+        pieces.subList(Math.max(1, end), pieces.size()).forEach(table::remark);
     }
 
     /** What stands most often beside a code; without codes, what stands most often. */

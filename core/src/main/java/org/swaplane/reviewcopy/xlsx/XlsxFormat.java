@@ -16,6 +16,7 @@ import org.swaplane.reviewcopy.ReviewCopy;
 import org.swaplane.reviewcopy.ReviewCopyFormat;
 import org.swaplane.task.CannotProceedException;
 import org.swaplane.wording.Phrase;
+import org.swaplane.wording.Reason;
 
 /** Review copies as spreadsheets (ECMA-376, SpreadsheetML). */
 public final class XlsxFormat implements ReviewCopyFormat {
@@ -64,9 +65,7 @@ public final class XlsxFormat implements ReviewCopyFormat {
         } catch (XMLStreamException e) {
             throw new CannotProceedException(
                     new CannotProceedException.Place(source.name(), 0, 0),
-                    Phrase.of(
-                            "problem.document-broken",
-                            e.getMessage().lines().findFirst().orElse("")),
+                    Phrase.of("problem.document-broken", Reason.of(e)),
                     e);
         }
     }
