@@ -94,7 +94,7 @@ public final class SwapLane implements Runnable {
             return e.getMessage();
         }
         boolean isKnown = e instanceof IOException || e instanceof InvalidPathException;
-        return isKnown ? Reason.of(e) : Reason.of(e) + "; run again with --debug for details";
+        return Reason.shown(isKnown ? Reason.of(e) : Reason.of(e) + "; run again with --debug for details");
     }
 
     @Override

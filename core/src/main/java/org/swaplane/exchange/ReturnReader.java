@@ -126,7 +126,7 @@ public final class ReturnReader {
     }
 
     private void readRow(SentRow original, ReturnedRow row, Supplier<String> print, List<StructureProblem> known) {
-        String returned = composedAs(original, EdgeBreaks.without(row.target()));
+        String returned = composedAs(original, EdgeBreaks.without(unfolded(original, row)));
         boolean textChanged =
                 !returned.equals(original.sent()) && !(Blanks.isAllOf(returned) && Blanks.isAllOf(original.sent()));
         Optional<State> state =
@@ -166,6 +166,13 @@ public final class ReturnReader {
         } else {
             untouched++;
         }
+    }
+
+    /** What came back; where a program folded the white space of everything, what differs in nothing else is as it was sent. */
+    private static String unfolded(SentRow original, ReturnedRow row) {
+        boolean isSame = row.irregularities().contains(Irregularity.FOLDED)
+                && folded(row.target()).equals(folded(original.sent()));
+        return isSame ? original.sent() : row.target();
     }
 
     /**
@@ -211,6 +218,9 @@ public final class ReturnReader {
             found.add(problem(Kind.EMPTIED, original, wasEmpty ? "return.only-tags" : "return.emptied"));
         }
         for (Irregularity irregularity : row.irregularities()) {
+            if (!IRREGULAR.containsKey(irregularity)) {
+                continue;
+            }
             if (irregularity != Irregularity.NUMBER
                     || !PLAIN_NUMBER.matcher(original.sent()).matches()) {
                 found.add(problem(irregularity, original));
@@ -271,13 +281,18 @@ public final class ReturnReader {
                 || c >= 0x10000;
     }
 
-    /** Whether the lines of a text, which its source has as well, came back as one; or it is the same text with other line breaks. */
+    /**
+     * Whether the lines of a text, which its source has as well, came back as one; or it is the same text with other line breaks, or without
+     * white space that the source has as well.
+     */
     private static boolean losesLines(SentRow original, String returned) {
         String sent = original.sent();
         boolean had = sent.indexOf('\n') >= 0;
         boolean has = returned.indexOf('\n') >= 0;
-        return had && !has && original.segment().source().plainText().indexOf('\n') >= 0
-                || had != has && folded(sent).equals(folded(returned));
+        String source = original.segment().source().plainText();
+        boolean isLaidOut = had != has || !source.equals(folded(source));
+        return had && !has && source.indexOf('\n') >= 0
+                || isLaidOut && folded(sent).equals(folded(returned));
     }
 
     private static String folded(String text) {

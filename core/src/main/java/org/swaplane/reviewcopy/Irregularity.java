@@ -16,6 +16,8 @@ public enum Irregularity {
     NUMBERED,
     /** A symbol of a font of its own stands in it, which no text can hold. */
     SYMBOL,
+    /** The program that saved it put other white space into its texts. */
+    FOLDED,
     /** The target itself says that it is in another language. */
     OTHER_LANGUAGE,
     /** It cannot be told for certain which column holds the target. */

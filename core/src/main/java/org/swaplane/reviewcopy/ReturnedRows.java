@@ -69,10 +69,6 @@ final class ReturnedRows {
         ReturnedCell target = cell(cells, columns.target());
         String source = cell(cells, columns.source()).text();
         Optional<String> asSent = code.flatMap(each -> sent.target(each.trip(), each.number()));
-        String text = wasFolded
-                ? asSent.filter(each -> folded(each).equals(folded(target.text())))
-                        .orElse(target.text())
-                : target.text();
         List<Remark> own = new ArrayList<>();
         cells.forEach(cell -> own.addAll(cell.remarks()));
         for (int i = 0; i < cells.size(); i++) {
@@ -91,7 +87,7 @@ final class ReturnedRows {
                 code,
                 number(texts),
                 source,
-                text,
+                target.text(),
                 own,
                 target.revision(),
                 irregularities(target, texts, code)));
@@ -114,6 +110,9 @@ final class ReturnedRows {
                         || RowCode.read(texts.get(columns.code())).isEmpty());
         if (target.columns() > 1 || isSplit) {
             odd.add(Irregularity.MERGED);
+        }
+        if (wasFolded) {
+            odd.add(Irregularity.FOLDED);
         }
         if (!columns.isCertain()) {
             odd.add(Irregularity.UNCLEAR_COLUMN);
@@ -146,9 +145,5 @@ final class ReturnedRows {
 
     private static boolean isNumber(String text) {
         return text.matches("[0-9]{1,7}");
-    }
-
-    private static String folded(String text) {
-        return text.strip().replaceAll("\\s+", " ");
     }
 }

@@ -202,6 +202,27 @@ class TranslationMemoryTest {
     }
 
     @Test
+    void anExactMatchWithoutTheTagsOfItsSourceIsOnlyProposed() throws IOException {
+        BilingualDocument known = file(
+                        unit("1", "Two <x id=\"1\"/>", "Zwei"),
+                        unit("2", "Four <x id=\"1\"/>", "Vier"),
+                        unit("3", "Four <x id=\"1\"/>", "Vier <x id=\"1\"/>"),
+                        unit("4", "Five", "Fünf <x id=\"1\"/>"))
+                .document();
+        BilingualFile open =
+                file(unit("a", "Two <x id=\"9\"/>", ""), unit("b", "Four <x id=\"9\"/>", ""), unit("c", "Five", ""));
+        try (TranslationMemory memory = memoryOf(known)) {
+            Filling.Outcome outcome = new Filling(MemoryUse.of(List.of(memory)), 80, Filling.Over.EMPTY)
+                    .of(open.document(), Progress.NONE);
+
+            assertThat(outcome.edits())
+                    .filteredOn(edit -> edit.proposal().isEmpty())
+                    .extracting(edit -> edit.target().withCodes())
+                    .containsExactly("Vier <x id=\"9\"/>");
+        }
+    }
+
+    @Test
     void contextAndExactMatchesFillAndFuzzyOnesAreProposed() throws IOException {
         BilingualDocument known = file(
                         unit("1", "One", "Eins"),

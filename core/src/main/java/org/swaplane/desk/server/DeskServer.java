@@ -500,7 +500,8 @@ public final class DeskServer implements AutoCloseable {
         DeskPage page = new DeskPage(store, token);
         String path = exchange.getRequestURI().getPath();
         Matcher givingBack = GIVE_BACK.matcher(path);
-        if (exchange.getRequestMethod().equals("POST") && givingBack.matches()) {
+        boolean givesBack = exchange.getRequestMethod().equals("POST") && givingBack.matches();
+        if (givesBack && store.task(givingBack.group(1)).isPresent()) {
             String id = givingBack.group(1);
             Map<String, String> fields = fields(exchange);
             if (!token.equals(fields.get("token"))) {

@@ -57,6 +57,10 @@ public final class HtmlFormat implements ReviewCopyFormat {
                 table.sent(each.data());
             }
         }
+        // Our own script keeps white space; a program that takes it out lays out the rest as well.
+        if (page.select("script#sent").isEmpty()) {
+            table.wasFolded();
+        }
         HtmlCells cells = new HtmlCells(table);
         page.select("tr").stream().filter(row -> row.closest("td, th") == null).forEach(cells::row);
         page.select("script, style, tr").remove();

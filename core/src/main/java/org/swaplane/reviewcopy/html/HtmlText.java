@@ -17,6 +17,9 @@ import org.swaplane.reviewcopy.Irregularity;
 final class HtmlText {
     private static final Set<String> BLOCKS = Set.of("div", "p", "li", "pre", "blockquote");
     private static final Set<String> STRUCK = Set.of("s", "strike", "del");
+    /** What office programs write where a part of the text could not be edited. */
+    private static final String LEFT_BEHIND = "\u0001";
+
     private static final String WHITE = " \t\n\r\f";
 
     private final StringBuilder text = new StringBuilder();
@@ -61,7 +64,8 @@ final class HtmlText {
         }
     }
 
-    private void append(String whole, boolean kept) {
+    private void append(String written, boolean kept) {
+        String whole = written.replace(LEFT_BEHIND, "");
         if (kept) {
             flush(whole);
             text.append(whole);

@@ -304,4 +304,55 @@ class DeskServerTest {
             assertThat(status).as(method).isIn(303, 404);
         }
     }
+
+    private int post(String path, String form, String... headers) throws Exception {
+        return java.net.http.HttpClient.newHttpClient()
+                .send(
+                        java.net.http.HttpRequest.newBuilder(java.net.URI.create(server.address() + path))
+                                .headers(headers)
+                                .POST(java.net.http.HttpRequest.BodyPublishers.ofString(form))
+                                .build(),
+                        java.net.http.HttpResponse.BodyHandlers.ofString())
+                .statusCode();
+    }
+
+    @Test
+    void aPageOfAnotherPortOfThisComputerDoesNothing() throws Exception {
+        accepted("t-1");
+
+        for (String origin : List.of("http://localhost:3000", "http://127.0.0.1:3000", "null")) {
+            assertThat(post("/api/tasks/t-1/hand-over", "{}", "Origin", origin)).isEqualTo(403);
+            assertThat(post("/tasks/t-1/give-back", "reason=x", "Origin", origin))
+                    .isEqualTo(403);
+        }
+        assertThat(post("/tasks/t-1/give-back", "reason=x&token=guessed", "Origin", server.address()))
+                .isEqualTo(403);
+    }
+
+    @Test
+    void connectionsThatAskNothingKeepNobodyOut() throws Exception {
+        List<java.net.Socket> idle = new java.util.ArrayList<>();
+        try {
+            for (int i = 0; i < 40; i++) {
+                java.net.Socket socket = new java.net.Socket(
+                        "127.0.0.1", java.net.URI.create(server.address()).getPort());
+                socket.getOutputStream().write("POST /api/tasks HTTP/1.1\r\nHost: ".getBytes(StandardCharsets.UTF_8));
+                idle.add(socket);
+            }
+
+            assertThat(desk.tasks(Progress.NONE)).isNotNull();
+        } finally {
+            for (java.net.Socket socket : idle) {
+                socket.close();
+            }
+        }
+    }
+
+    @Test
+    void aPieceBeyondTheEndOfItsPackageIsRefused() throws Exception {
+        accepted("t-1");
+
+        assertThat(status("PUT", "/api/tasks/t-1/uploads/" + "0".repeat(64), "abc", "Content-Range", "bytes 8-10/9"))
+                .isEqualTo(400);
+    }
 }
