@@ -4,12 +4,12 @@ import java.io.BufferedInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.file.FileSystemException;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
-import java.util.zip.ZipException;
 import org.apache.commons.compress.archivers.zip.UnsupportedZipFeatureException;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipArchiveInputStream;
@@ -109,7 +109,7 @@ public final class SafeZip {
                 new ZipArchiveInputStream(new BufferedInputStream(source.open()), "UTF-8", true, true)) {
             EntryBytes bytes = new EntryBytes(zip, source.name());
             int entries = 0;
-            for (ZipArchiveEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+            for (ZipArchiveEntry entry = next(zip); entry != null; entry = next(zip)) {
                 if (++entries > MOST_ENTRIES) {
                     throw new CannotProceedException(source.name(), "problem.archive-entries", MOST_ENTRIES);
                 }
@@ -125,13 +125,20 @@ public final class SafeZip {
                         e);
             }
             throw broken(source, e);
-        } catch (ZipException | java.io.EOFException e) {
-            throw broken(source, e);
-        } catch (IOException e) {
-            if (e.getMessage() != null && e.getMessage().contains("Truncated")) {
-                throw broken(source, e);
-            }
+        } catch (FileSystemException e) {
+            // The file itself cannot be read, whatever is in it.
             throw e;
+        } catch (IOException e) {
+            throw broken(source, e);
+        }
+    }
+
+    /** What is damaged enough makes the library fail in any way. */
+    private static ZipArchiveEntry next(ZipArchiveInputStream zip) throws IOException {
+        try {
+            return zip.getNextEntry();
+        } catch (RuntimeException e) {
+            throw new IOException(e);
         }
     }
 
@@ -192,8 +199,16 @@ public final class SafeZip {
             return skipped;
         }
 
+        private int unpacked(byte[] piece, int most) throws IOException {
+            try {
+                return zip.read(piece, 0, most);
+            } catch (RuntimeException e) {
+                throw new IOException(e);
+            }
+        }
+
         private int read(byte[] piece, int most) throws IOException {
-            int read = zip.read(piece, 0, most);
+            int read = unpacked(piece, most);
             if (read > 0) {
                 unpacked += read;
                 long all = unpackedBefore + unpacked;
