@@ -162,11 +162,14 @@ public final class Arrivals {
     /** Hidden files are left by file managers and nobody sends them on purpose. */
     private void collectFile(Path file, String folder, List<Found> found) throws IOException {
         String name = file.getFileName().toString();
+        if (isHidden(name)) {
+            return;
+        }
         if (!Files.isRegularFile(file)) {
             found.add(refused(file, folder, new CannotProceedException(name, "problem.no-file").getMessage()));
         } else if (name.toLowerCase(Locale.ROOT).endsWith(".zip")) {
             collectArchive(file, folder, found);
-        } else if (!isHidden(name)) {
+        } else {
             found.add(new Found(Source.of(file), folder));
         }
     }

@@ -137,6 +137,25 @@ class ArrivalsTest {
     }
 
     @Test
+    void whatIsNoFileKeepsNothingElseAway() throws Exception {
+        Path inbox = Files.createDirectories(folder.resolve("inbox"));
+        Files.write(inbox.resolve("page.html"), text("<p>One.</p>"));
+        Files.write(inbox.resolve("cut.zip"), new byte[] {'P', 'K', 3, 4, 20, 0});
+        Files.createSymbolicLink(inbox.resolve("gone.html"), inbox.resolve("nowhere"));
+        new ProcessBuilder("mkfifo", inbox.resolve("pipe.html").toString())
+                .start()
+                .waitFor();
+
+        assertThat(read(FileOptions.NONE, inbox))
+                .extracting(each -> each.source().name(), Arrival::role)
+                .containsExactlyInAnyOrder(
+                        tuple("page.html", Role.DOCUMENT),
+                        tuple("cut.zip", Role.UNREADABLE),
+                        tuple("gone.html", Role.UNREADABLE),
+                        tuple("pipe.html", Role.UNREADABLE));
+    }
+
+    @Test
     void oneFileCanBeReadAsSomethingElseAndInAnotherEncoding() throws IOException {
         Path inbox = Files.createDirectories(folder.resolve("inbox"));
         Files.write(inbox.resolve("list.dat"), "Fähre\n".getBytes(StandardCharsets.ISO_8859_1));
