@@ -229,6 +229,13 @@ public final class ReturnReader {
         if (hasUnknownSymbol(returned, original) && !row.irregularities().contains(Irregularity.SYMBOL)) {
             found.add(problem(Irregularity.SYMBOL, original));
         }
+        boolean isTyped = row.irregularities().contains(Irregularity.CALCULATED)
+                || row.irregularities().contains(Irregularity.NUMBER);
+        String model =
+                Blanks.isAllOf(original.sent()) ? original.segment().source().plainText() : original.sent();
+        if (!isTyped && Conversions.isLike(model, returned)) {
+            found.add(problem(Irregularity.CALCULATED, original));
+        }
         if (isCut(original.sent(), returned)) {
             found.add(problem(Kind.TEXT_CUT, original, "return.text-cut"));
         }
