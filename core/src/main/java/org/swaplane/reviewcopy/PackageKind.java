@@ -36,8 +36,8 @@ public final class PackageKind {
                 entry = zip.getNextEntry();
             }
             return true;
-        } catch (IOException e) {
-            // Broken: whoever reads it says how.
+        } catch (IOException | RuntimeException e) {
+            // Broken, which makes the library fail in any way: whoever reads it says how.
             return true;
         }
     }
