@@ -138,7 +138,7 @@ public final class SafeZip {
         try {
             return zip.getNextEntry();
         } catch (RuntimeException e) {
-            throw new IOException(e);
+            throw new IOException("", e);
         }
     }
 
@@ -203,7 +203,7 @@ public final class SafeZip {
             try {
                 return zip.read(piece, 0, most);
             } catch (RuntimeException e) {
-                throw new IOException(e);
+                throw new IOException("", e);
             }
         }
 
