@@ -16,7 +16,7 @@ public final class NewFindings {
     private final CheckRun checks;
     private final IntFunction<CheckedSegment> now;
 
-    /** @param now gives the segment with an index as it stands */
+    /** @param now returns the current segment at an index */
     public NewFindings(CheckRun checks, IntFunction<CheckedSegment> now) {
         this.checks = checks;
         this.now = now;

@@ -55,7 +55,7 @@ public final class SafeZip {
         });
     }
 
-    /** The same, where of several entries of one name the first is read, and {@code twice} is told of the others. */
+    /** The same, but reads the first of several entries with one name and reports the others to {@code twice}. */
     public static Map<String, byte[]> read(Source source, Predicate<String> wanted, Consumer<String> twice)
             throws IOException {
         Map<String, byte[]> found = new LinkedHashMap<>();

@@ -11,7 +11,7 @@ import org.swaplane.content.Blanks;
 
 /** Makes the rows of a copy out of the cells of its table. What is no row goes to the remarks about the whole. */
 final class ReturnedRows {
-    /** Where a cell should be and is none. */
+    /** Fills the place of a missing cell. */
     static final ReturnedCell ABSENT =
             new ReturnedCell("", 1, List.of(), Optional.empty(), Set.of(Irregularity.MERGED));
 

@@ -21,7 +21,7 @@ final class DocxMaterial {
     private final Set<String> referred = new HashSet<>();
     private final Map<String, Style> styles = new HashMap<>();
 
-    /** {@code leftOut} is empty where the style says nothing of it, and absent of a value where it switches it off. */
+    /** {@code saysSo} tells whether the style sets or clears the property itself, or inherits it. */
     private static final class Style {
         private String basedOn = "";
         private Optional<Irregularity> leftOut = Optional.empty();
@@ -29,7 +29,7 @@ final class DocxMaterial {
         private boolean numbered;
     }
 
-    /** @param styles the part with the styles; null where there is none */
+    /** @param styles the styles part, or null if the package has none */
     DocxMaterial(Map<String, Remark> comments, byte[] styles) throws XMLStreamException {
         this.comments = comments;
         if (styles != null) {
